@@ -14,11 +14,14 @@ import (
 
 func TestPassphrases(t *testing.T) {
 	for _, bad := range []string{
-		"", "short", "eleven char", "password1234", "PassWord-2026", "aaaaaaaaaaaaaa", "abcabcabcabcabc", "qwertyuiopasdf", "123456789012", "tennis coach 1", "Table Tennis 2026", strings.Repeat("far too long ", 10), "not\xfftext at all", "            ",
+		"", "short", "eleven char", "password1234", "PassWord-2026", "aaaaaaaaaaaaaa", "abcabcabcabcabc", "qwertyuiopasdf",
+		"123456789012", "tennis coach 1", "Table Tennis 2026", strings.Repeat("far too long ", 10), "not\xfftext at all",
+		"            ",
 	} {
 		require.Error(t, access.CheckPassphrase("passphrase", bad), bad)
 	}
-	for _, good := range []string{"four words of no sense", "ÆØÅ 球 kočka strop", strings.Repeat("long but fine ", 9), "no digits at all", "17 herons under glass"} {
+	for _, good := range []string{"four words of no sense", "ÆØÅ 球 kočka strop", strings.Repeat("long but fine ", 9),
+		"no digits at all", "17 herons under glass"} {
 		require.NoError(t, access.CheckPassphrase("passphrase", good), good)
 	}
 }
@@ -40,7 +43,9 @@ func TestAPassphraseIsFoundAgainAndNoOther(t *testing.T) {
 		require.NoError(t, err)
 		require.False(t, ok, other)
 	}
-	for _, broken := range []string{"", "plain", strings.Replace(stored, "argon2id", "argon2i", 1), strings.Replace(stored, "t=3", "t=0", 1), strings.Replace(stored, "m=65536", "m=99999999", 1), stored[:len(stored)-4]} {
+	for _, broken := range []string{"", "plain", strings.Replace(stored, "argon2id", "argon2i", 1),
+		strings.Replace(stored, "t=3", "t=0", 1), strings.Replace(stored, "m=65536", "m=99999999", 1),
+		stored[:len(stored)-4]} {
 		_, err := access.Matches(t.Context(), broken, own)
 		require.Error(t, err, broken)
 	}
@@ -53,8 +58,8 @@ func TestAPassphraseIsFoundAgainAndNoOther(t *testing.T) {
 	}
 }
 
-// What is stored with parameters of another program is read by the same rules. The figure is worked out by the reference implementation of
-// Argon2 (RFC 9106): password “password”, salt “somesalt”, t=2, m=65536, p=1; from memory.
+// What is stored with parameters of another program is read by the same rules. The figure is worked out by the
+// reference implementation of Argon2 (RFC 9106): password “password”, salt “somesalt”, t=2, m=65536, p=1; from memory.
 func TestAHashOfTheReference(t *testing.T) {
 	const stored = "$argon2id$v=19$m=65536,t=2,p=1$c29tZXNhbHQ$CTFhFdXPJO1aFaMaO6Mm5c8y7cJHAph8ArZWb2GRPPc"
 	ok, err := access.Matches(t.Context(), stored, "password")
@@ -71,7 +76,9 @@ func TestACodeLetsInOnce(t *testing.T) {
 		require.Len(t, code, 11)
 		require.Equal(t, now.Add(access.CodeLasts), until)
 		written := rapid.SampledFrom([]func(string) string{
-			strings.ToLower, func(c string) string { return strings.ReplaceAll(c, "-", "") }, func(c string) string { return " " + strings.ReplaceAll(c, "-", " ") },
+			strings.ToLower,
+			func(c string) string { return strings.ReplaceAll(c, "-", "") },
+			func(c string) string { return " " + strings.ReplaceAll(c, "-", " ") },
 		}).Draw(t, "written")
 		wrong := rapid.IntRange(0, 12).Draw(t, "wrong")
 		for range wrong {

@@ -31,8 +31,19 @@ const (
 	backdated        = time.Hour // clocks of devices differ
 )
 
-// private are the networks for which an authority of this machine vouches, and no others: RFC 1918, RFC 3927, RFC 4193, RFC 4291, RFC 6598.
-var private = []string{"10.0.0.0/8", "100.64.0.0/10", "172.16.0.0/12", "192.168.0.0/16", "169.254.0.0/16", "127.0.0.0/8", "fc00::/7", "fe80::/10", "::1/128"}
+// private are the networks for which an authority of this machine vouches, and no others: RFC 1918, RFC 3927, RFC 4193,
+// RFC 4291, RFC 6598.
+var private = []string{
+	"10.0.0.0/8",
+	"100.64.0.0/10",
+	"172.16.0.0/12",
+	"192.168.0.0/16",
+	"169.254.0.0/16",
+	"127.0.0.0/8",
+	"fc00::/7",
+	"fe80::/10",
+	"::1/128",
+}
 
 // Authority vouches for this machine. It is kept in two files of a folder that only its user reads.
 type Authority struct {
@@ -48,11 +59,19 @@ func OpenAuthority(folder string, now time.Time) (*Authority, error) {
 	}
 	pair, err := tls.LoadX509KeyPair(at[0], at[1])
 	if err != nil {
-		return nil, fmt.Errorf("the authority in %s cannot be read; move it away and a new one is made, which every device has to trust again: %w", folder, err)
+		return nil, fmt.Errorf(
+			"the authority in %s cannot be read; move it away and a new one is made, which every device has to trust again: %w",
+			folder,
+			err,
+		)
 	}
 	key, ok := pair.PrivateKey.(*ecdsa.PrivateKey)
 	if !ok || now.After(pair.Leaf.NotAfter) {
-		return nil, fmt.Errorf("the authority in %s has expired or is of another kind; move it away and a new one is made, which every device has to trust again", folder)
+		return nil, fmt.Errorf(
+			"the authority in %s has expired or is of another kind; move it away and a new one is made, which every device "+
+				"has to trust again",
+			folder,
+		)
 	}
 	return &Authority{pair.Leaf, key}, nil
 }
@@ -63,9 +82,16 @@ func makeAuthority(at [2]string, now time.Time) (*Authority, error) {
 		return nil, err
 	}
 	template := &x509.Certificate{
-		SerialNumber: serial(), Subject: pkix.Name{CommonName: "Hodometer on " + hostname()}, NotBefore: now.Add(-backdated), NotAfter: now.Add(authorityLasts),
-		IsCA: true, BasicConstraintsValid: true, MaxPathLenZero: true, KeyUsage: x509.KeyUsageCertSign,
-		PermittedDNSDomainsCritical: true, PermittedDNSDomains: names(),
+		SerialNumber:                serial(),
+		Subject:                     pkix.Name{CommonName: "Hodometer on " + hostname()},
+		NotBefore:                   now.Add(-backdated),
+		NotAfter:                    now.Add(authorityLasts),
+		IsCA:                        true,
+		BasicConstraintsValid:       true,
+		MaxPathLenZero:              true,
+		KeyUsage:                    x509.KeyUsageCertSign,
+		PermittedDNSDomainsCritical: true,
+		PermittedDNSDomains:         names(),
 	}
 	for _, each := range private {
 		_, network, err := net.ParseCIDR(each)
@@ -116,8 +142,14 @@ func (a *Authority) issue(at []net.IP, now time.Time) (*tls.Certificate, error) 
 		return nil, err
 	}
 	template := &x509.Certificate{
-		SerialNumber: serial(), Subject: pkix.Name{CommonName: "Hodometer"}, NotBefore: now.Add(-backdated), NotAfter: now.Add(certificateLasts),
-		KeyUsage: x509.KeyUsageDigitalSignature, ExtKeyUsage: []x509.ExtKeyUsage{x509.ExtKeyUsageServerAuth}, IPAddresses: at, DNSNames: a.certificate.PermittedDNSDomains,
+		SerialNumber: serial(),
+		Subject:      pkix.Name{CommonName: "Hodometer"},
+		NotBefore:    now.Add(-backdated),
+		NotAfter:     now.Add(certificateLasts),
+		KeyUsage:     x509.KeyUsageDigitalSignature,
+		ExtKeyUsage:  []x509.ExtKeyUsage{x509.ExtKeyUsageServerAuth},
+		IPAddresses:  at,
+		DNSNames:     a.certificate.PermittedDNSDomains,
 	}
 	raw, err := x509.CreateCertificate(rand.Reader, template, a.certificate, &key.PublicKey, a.key)
 	if err != nil {
@@ -158,7 +190,10 @@ func (c *Certificates) For(hello *tls.ClientHelloInfo) (*tls.Certificate, error)
 	if !slices.ContainsFunc(at, tcp.IP.Equal) {
 		at = append(at, tcp.IP)
 	}
-	made, err := c.authority.issue(slices.DeleteFunc(slices.Clone(at), func(ip net.IP) bool { return !c.authority.VouchesFor(ip) }), now)
+	made, err := c.authority.issue(
+		slices.DeleteFunc(slices.Clone(at), func(ip net.IP) bool { return !c.authority.VouchesFor(ip) }),
+		now,
+	)
 	if err != nil {
 		return nil, err
 	}

@@ -16,7 +16,8 @@ import (
 	"hodometer/access"
 )
 
-// handshake connects to a certificate's machine as a device does that trusts some authority, and returns what it was shown.
+// handshake connects to a certificate's machine as a device does that trusts some authority, and returns what it was
+// shown.
 func handshake(t *testing.T, c *access.Certificates, roots *x509.CertPool, now time.Time) (*x509.Certificate, error) {
 	t.Helper()
 	listener, err := tls.Listen("tcp", "127.0.0.1:0", &tls.Config{GetCertificate: c.For, MinVersion: tls.VersionTLS13})
@@ -28,7 +29,9 @@ func handshake(t *testing.T, c *access.Certificates, roots *x509.CertPool, now t
 			_ = conn.Close()
 		}
 	}()
-	dialer := &tls.Dialer{Config: &tls.Config{RootCAs: roots, Time: func() time.Time { return now }, MinVersion: tls.VersionTLS13}}
+	dialer := &tls.Dialer{
+		Config: &tls.Config{RootCAs: roots, Time: func() time.Time { return now }, MinVersion: tls.VersionTLS13},
+	}
 	conn, err := dialer.DialContext(t.Context(), "tcp", listener.Addr().String())
 	if err != nil {
 		return nil, err
@@ -110,7 +113,8 @@ func TestTheAuthorityVouchesForPrivateNetworksOnly(t *testing.T) {
 	require.NoError(t, err)
 	roots := x509.NewCertPool()
 	require.True(t, roots.AppendCertsFromPEM(a.PEM()))
-	for name, ok := range map[string]bool{"192.168.1.20": true, "10.0.0.4": true, "fe80::1": true, "localhost": true, "8.8.8.8": false, "bank.example": false} {
+	for name, ok := range map[string]bool{"192.168.1.20": true, "10.0.0.4": true, "fe80::1": true, "localhost": true,
+		"8.8.8.8": false, "bank.example": false} {
 		leaf := signed(t, pair, name, now)
 		_, err := leaf.Verify(x509.VerifyOptions{Roots: roots, CurrentTime: now})
 		require.Equal(t, ok, err == nil, "%s: %v", name, err)

@@ -52,8 +52,8 @@ func letter() byte {
 	}
 }
 
-// Pair says whether a code is the one that goes now, however it is written; then it is used up. Who types wrong ones is told apart by address, so that
-// nobody makes it void for others.
+// Pair says whether a code is the one that goes now, however it is written; then it is used up. Who types wrong ones is
+// told apart by address, so that nobody makes it void for others.
 func (p *Pairing) Pair(code, address string, now time.Time) bool {
 	p.lock.Lock()
 	defer p.lock.Unlock()

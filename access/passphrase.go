@@ -1,5 +1,5 @@
-// Package access says who is let in: the coach's passphrase, codes that let a device in once, and the certificate under which other machines
-// reach this one.
+// Package access says who is let in: the coach's passphrase, codes that let a device in once, and the certificate under
+// which other machines reach this one.
 package access
 
 import (
@@ -36,7 +36,8 @@ const (
 // Derivations take much memory each: one at a time. A buffered channel, so that who waits can give up.
 var oneAtATime = make(chan struct{}, 1)
 
-// CheckPassphrase says what is wrong with a new passphrase, under a path. Any characters go, and no kinds of them are asked for.
+// CheckPassphrase says what is wrong with a new passphrase, under a path. Any characters go, and no kinds of them are
+// asked for.
 func CheckPassphrase(path, passphrase string) error {
 	var wrong invalid.Fields
 	switch n := utf8.RuneCountInString(passphrase); {
@@ -52,7 +53,8 @@ func CheckPassphrase(path, passphrase string) error {
 	return wrong.Err()
 }
 
-// Hash turns a passphrase into what is stored of it, in the usual text form of Argon2id. It returns ctx.Err() when cancelled before its turn.
+// Hash turns a passphrase into what is stored of it, in the usual text form of Argon2id. It returns ctx.Err() when
+// cancelled before its turn.
 func Hash(ctx context.Context, passphrase string) (string, error) {
 	salt := make([]byte, saltLen)
 	_, _ = rand.Read(salt) // never fails, by its documentation
@@ -61,11 +63,19 @@ func Hash(ctx context.Context, passphrase string) (string, error) {
 		return "", err
 	}
 	text := base64.RawStdEncoding.EncodeToString
-	return fmt.Sprintf("$argon2id$v=%d$m=%d,t=%d,p=%d$%s$%s", argon2.Version, memory, passes, threads, text(salt), text(key)), nil
+	return fmt.Sprintf(
+		"$argon2id$v=%d$m=%d,t=%d,p=%d$%s$%s",
+		argon2.Version,
+		memory,
+		passes,
+		threads,
+		text(salt),
+		text(key),
+	), nil
 }
 
-// Matches says whether a passphrase is the one of which something is stored. It returns an error where that cannot be read, and ctx.Err()
-// when cancelled before its turn.
+// Matches says whether a passphrase is the one of which something is stored. It returns an error where that cannot be
+// read, and ctx.Err() when cancelled before its turn.
 func Matches(ctx context.Context, stored, passphrase string) (bool, error) {
 	parts := strings.Split(stored, "$")
 	if len(parts) != 6 || parts[1] != "argon2id" {
@@ -76,7 +86,12 @@ func Matches(ctx context.Context, stored, passphrase string) (bool, error) {
 	_, err := fmt.Sscanf(parts[2]+" "+parts[3], "v=%d m=%d,t=%d,p=%d", &version, &m, &t, &p)
 	salt, saltErr := base64.RawStdEncoding.DecodeString(parts[4])
 	want, keyErr := base64.RawStdEncoding.DecodeString(parts[5])
-	if err := errors.Join(err, saltErr, keyErr); err != nil || version != argon2.Version || m < 8 || m > 1<<20 || t < 1 || t > 100 || p < 1 || len(want) != keyLen {
+	if err := errors.Join(
+		err,
+		saltErr,
+		keyErr,
+	); err != nil || version != argon2.Version || m < 8 || m > 1<<20 || t < 1 || t > 100 || p < 1 ||
+		len(want) != keyLen {
 		return false, errors.Join(errors.New("what is stored of the passphrase cannot be read"), err)
 	}
 	got, err := derive(ctx, passphrase, salt, uint32(t), uint32(m), p) //nolint:gosec // both are in their limits
@@ -93,8 +108,8 @@ func derive(ctx context.Context, passphrase string, salt []byte, t, m uint32, p 
 	}
 }
 
-// guessed says whether a passphrase is among those that are tried first: one of the usual ones, a character or a few again and again, or a row
-// of the keyboard or of the alphabet.
+// guessed says whether a passphrase is among those that are tried first: one of the usual ones, a character or a few
+// again and again, or a row of the keyboard or of the alphabet.
 func guessed(passphrase string) bool {
 	plain := strings.ToLower(strings.NewReplacer(" ", "", "-", "", "_", "", ".", "", "!", "").Replace(passphrase))
 	if slices.Contains(usual, strings.TrimRight(plain, "0123456789")) || slices.Contains(usual, plain) {
@@ -114,11 +129,65 @@ func guessed(passphrase string) bool {
 }
 
 // rows are those that fingers follow.
-var rows = []string{"0123456789", "1234567890", "9876543210", "abcdefghijklmnopqrstuvwxyz", "zyxwvutsrqponmlkjihgfedcba", "qwertyuiopasdfghjklzxcvbnm", "qwertzuiopasdfghjklyxcvbnm", "azertyuiopqsdfghjklmwxcvbn", "1qaz2wsx3edc4rfv5tgb6yhn7ujm8ik9ol0p", "qazwsxedcrfvtgbyhnujmikolp"}
+var rows = []string{
+	"0123456789",
+	"1234567890",
+	"9876543210",
+	"abcdefghijklmnopqrstuvwxyz",
+	"zyxwvutsrqponmlkjihgfedcba",
+	"qwertyuiopasdfghjklzxcvbnm",
+	"qwertzuiopasdfghjklyxcvbnm",
+	"azertyuiopqsdfghjklmwxcvbn",
+	"1qaz2wsx3edc4rfv5tgb6yhn7ujm8ik9ol0p",
+	"qazwsxedcrfvtgbyhnujmikolp",
+}
 
-// usual are words that are used as passphrases of this length, from memory, without digits behind them; and words of this program and its work.
+// usual are words that are used as passphrases of this length, from memory, without digits behind them; and words of
+// this program and its work.
 var usual = []string{
-	"password", "passwordpassword", "passphrase", "mypassword", "mypassphrase", "secretpassword", "letmein", "letmeinplease", "iloveyou", "iloveyouforever", "changeme", "changemeplease", "administrator", "adminadmin", "welcomehome",
-	"trustnoone", "opensesame", "correcthorsebatterystaple", "thequickbrownfox", "donttellanyone", "unbelievable", "supercalifragilisticexpialidocious", "passwort", "geheimgeheim", "motdepasse", "contrasena", "wachtwoord",
-	"hodometer", "hodometerhodometer", "thecoach", "coachcoach", "tenniscoach", "racketsports", "tabletennis", "badminton", "pickleball", "squashcourt", "tennistennis", "tennisplayer", "servereturn", "gamesetmatch", "gamesetandmatch", "advantage", "doublefault", "forehandbackhand",
+	"password",
+	"passwordpassword",
+	"passphrase",
+	"mypassword",
+	"mypassphrase",
+	"secretpassword",
+	"letmein",
+	"letmeinplease",
+	"iloveyou",
+	"iloveyouforever",
+	"changeme",
+	"changemeplease",
+	"administrator",
+	"adminadmin",
+	"welcomehome",
+	"trustnoone",
+	"opensesame",
+	"correcthorsebatterystaple",
+	"thequickbrownfox",
+	"donttellanyone",
+	"unbelievable",
+	"supercalifragilisticexpialidocious",
+	"passwort",
+	"geheimgeheim",
+	"motdepasse",
+	"contrasena",
+	"wachtwoord",
+	"hodometer",
+	"hodometerhodometer",
+	"thecoach",
+	"coachcoach",
+	"tenniscoach",
+	"racketsports",
+	"tabletennis",
+	"badminton",
+	"pickleball",
+	"squashcourt",
+	"tennistennis",
+	"tennisplayer",
+	"servereturn",
+	"gamesetmatch",
+	"gamesetandmatch",
+	"advantage",
+	"doublefault",
+	"forehandbackhand",
 }

@@ -5,8 +5,8 @@ import "rsc.io/qr"
 // long is from how many characters on a text is long.
 const long = 300
 
-// QR is a text as a QR code: its rows, each a 1 for what is dark and a 0 for what is light, with the light edge of four that it needs. A long text is
-// drawn with less that can be missing, so that its squares stay large.
+// QR is a text as a QR code: its rows, each a 1 for what is dark and a 0 for what is light, with the light edge of four
+// that it needs. A long text is drawn with less that can be missing, so that its squares stay large.
 func QR(text string) ([]string, error) {
 	level := qr.M
 	if len(text) > long {

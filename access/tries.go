@@ -7,7 +7,8 @@ import (
 	"golang.org/x/time/rate"
 )
 
-// How often may be tried. Our own choice: ten at once and then one every six seconds hinder nobody who types, and go for years through all codes.
+// How often may be tried. Our own choice: ten at once and then one every six seconds hinder nobody who types, and go
+// for years through all codes.
 const (
 	triesAtOnce  = 10
 	tryEvery     = 6 * time.Second
@@ -17,9 +18,9 @@ const (
 	reserveEvery = 20 * time.Second
 )
 
-// Tries counts tries of passphrases and codes by the address that they come from, so that nobody uses up those of others; of all addresses together there
-// are not so many either, but each address keeps a small share of its own however many others try. The zero Tries is ready. It may be used by several
-// goroutines.
+// Tries counts tries of passphrases and codes by the address that they come from, so that nobody uses up those of
+// others; of all addresses together there are not so many either, but each address keeps a small share of its own
+// however many others try. The zero Tries is ready. It may be used by several goroutines.
 type Tries struct {
 	lock sync.Mutex
 	all  *rate.Limiter
@@ -41,7 +42,10 @@ func (t *Tries) Allow(address string, now time.Time) bool {
 	one := t.by[address]
 	if one == nil {
 		t.forget()
-		one = &trying{own: rate.NewLimiter(rate.Every(tryEvery), triesAtOnce), reserve: rate.NewLimiter(rate.Every(reserveEvery), 1)}
+		one = &trying{
+			own:     rate.NewLimiter(rate.Every(tryEvery), triesAtOnce),
+			reserve: rate.NewLimiter(rate.Every(reserveEvery), 1),
+		}
 		t.by[address] = one
 	}
 	one.last = now

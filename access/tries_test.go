@@ -11,7 +11,8 @@ import (
 	"hodometer/access"
 )
 
-// By hand: one address has ten tries at once and then one every six seconds; however many others try, it has one in twenty seconds all the same.
+// By hand: one address has ten tries at once and then one every six seconds; however many others try, it has one in
+// twenty seconds all the same.
 func TestTriesAreCountedByAddress(t *testing.T) {
 	now := time.Date(2026, 3, 10, 15, 30, 0, 0, time.UTC)
 	var tries access.Tries
@@ -33,7 +34,8 @@ func TestTriesAreCountedByAddress(t *testing.T) {
 	require.True(t, tries.Allow("192.0.2.8", now.Add(10*time.Minute)))
 }
 
-// Whatever is tried from wherever, with whatever clock: in an hour one address has no more than ten tries and one every six seconds.
+// Whatever is tried from wherever, with whatever clock: in an hour one address has no more than ten tries and one every
+// six seconds.
 func TestNoAddressTriesForLong(t *testing.T) {
 	rapid.Check(t, func(t *rapid.T) {
 		var tries access.Tries

@@ -25,12 +25,20 @@ type Latest struct {
 
 func (s *server) aboutRoutes() []request.Route {
 	return []request.Route{
-		request.Make("GET", "/api/about", "getAbout", "Which Hodometer this is", func(context.Context, request.None, request.None) (About, error) {
-			return s.about, nil
-		}),
-		request.Make("GET", "/api/latest", "getLatest", "Whether anything was stored since", func(context.Context, request.None, request.None) (Latest, error) {
-			return Latest{Write: fmt.Sprintf("%x-%d", s.started.UnixNano(), s.stored.Store.Writes())}, nil
-		}).Anew(),
+		request.Make(
+			"GET",
+			"/api/about",
+			"getAbout",
+			"Which Hodometer this is",
+			func(context.Context, request.None, request.None) (About, error) {
+				return s.about, nil
+			},
+		),
+		request.Make("GET", "/api/latest", "getLatest", "Whether anything was stored since",
+			func(context.Context, request.None, request.None) (Latest, error) {
+				return Latest{Write: fmt.Sprintf("%x-%d", s.started.UnixNano(), s.stored.Store.Writes())}, nil
+			}).
+			Anew(),
 	}
 }
 

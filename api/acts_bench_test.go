@@ -27,7 +27,11 @@ func BenchmarkFiveThousandActs(b *testing.B) {
 			for i := range acts {
 				of, at := (500*n+i)%6, c.now.Add(time.Duration(500*n+i)*300*time.Millisecond)
 				entry := map[string]any{"seq": (500*n + i) / 6, "kind": []string{"made", "missed"}[i%2], "at": at}
-				acts[i] = map[string]any{"id": newID(), "at": at, "tap": map[string]any{"run": runs[of], "block": block, "student": students[of], "entry": entry}}
+				acts[i] = map[string]any{
+					"id":  newID(),
+					"at":  at,
+					"tap": map[string]any{"run": runs[of], "block": block, "student": students[of], "entry": entry},
+				}
 			}
 			batches[n] = map[string]any{"sent": c.now, "acts": acts}
 		}

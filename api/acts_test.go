@@ -84,9 +84,26 @@ func TestActsAreDoneOnce(t *testing.T) {
 	body := sent()
 	body["acts"] = []any{
 		map[string]any{"id": newID(), "at": at(0), "clock": map[string]any{"second": 0, "running": true, "finished": false}},
-		map[string]any{"id": newID(), "at": at(60), "travel": map[string]any{"kind": "longer", "block": first.ID, "gone": 60, "minutes": 1}},
-		map[string]any{"id": newID(), "at": at(70), "tap": map[string]any{"run": newID(), "block": block, "student": student, "entry": map[string]any{"seq": 0, "kind": "made", "at": at(70)}}},
-		map[string]any{"id": newID(), "at": at(80), "travel": map[string]any{"kind": "go back", "block": first.ID, "gone": 80}},
+		map[string]any{
+			"id":     newID(),
+			"at":     at(60),
+			"travel": map[string]any{"kind": "longer", "block": first.ID, "gone": 60, "minutes": 1},
+		},
+		map[string]any{
+			"id": newID(),
+			"at": at(70),
+			"tap": map[string]any{
+				"run":     newID(),
+				"block":   block,
+				"student": student,
+				"entry":   map[string]any{"seq": 0, "kind": "made", "at": at(70)},
+			},
+		},
+		map[string]any{
+			"id":     newID(),
+			"at":     at(80),
+			"travel": map[string]any{"kind": "go back", "block": first.ID, "gone": 80},
+		},
 		map[string]any{"id": newID(), "at": at(90), "change": map[string]any{"kind": "turns", "block": block, "turns": 9}},
 	}
 	acted := read[underway.Answered](t, c.ask("POST", "/api/lessons/"+id+"/acts", body))
@@ -105,7 +122,12 @@ func TestActsAreDoneOnce(t *testing.T) {
 
 	wrong := sent()
 	wrong["acts"] = []any{map[string]any{"id": newID(), "at": c.now}}
-	require.Equal(t, "id", read[underway.Answered](t, c.ask("POST", "/api/lessons/"+id+"/acts", wrong)).Refused[0].Fields[0].Path, "nothing to do")
+	require.Equal(
+		t,
+		"id",
+		read[underway.Answered](t, c.ask("POST", "/api/lessons/"+id+"/acts", wrong)).Refused[0].Fields[0].Path,
+		"nothing to do",
+	)
 	readProblem(t, c.ask("POST", "/api/lessons/"+newID()+"/acts", body), http.StatusNotFound)
 }
 
@@ -117,10 +139,22 @@ func TestADrillIsChangedWhileItIsPlayed(t *testing.T) {
 	c.clock(id, 0, true, false)
 	c.count(id, block, student, 1, 4, 2)
 	change := newID()
-	acted := read[underway.Answered](t, c.ask("POST", "/api/lessons/"+id+"/acts", map[string]any{"sent": c.now, "acts": []any{
-		map[string]any{"id": change, "at": c.now, "change": map[string]any{"kind": "adjust", "block": block, "gone": 300, "step": map[string]any{"kind": "other wing"}}},
-		map[string]any{"id": newID(), "at": c.now, "reason": map[string]any{"of": change, "why": "stiff"}},
-	}}))
+	acted := read[underway.Answered](
+		t,
+		c.ask("POST", "/api/lessons/"+id+"/acts", map[string]any{"sent": c.now, "acts": []any{
+			map[string]any{
+				"id": change,
+				"at": c.now,
+				"change": map[string]any{
+					"kind":  "adjust",
+					"block": block,
+					"gone":  300,
+					"step":  map[string]any{"kind": "other wing"},
+				},
+			},
+			map[string]any{"id": newID(), "at": c.now, "reason": map[string]any{"of": change, "why": "stiff"}},
+		}}),
+	)
 	require.Equal(t, []string{"Coin in the Corner, other wing, from now on."}, acted.Sentences)
 	rest := acted.Lesson.Document.Blocks[1]
 	require.Equal(t, 4, acted.Counters[0].Count.Made)
@@ -130,7 +164,12 @@ func TestADrillIsChangedWhileItIsPlayed(t *testing.T) {
 	require.Equal(t, []courtside.Changed{{At: c.now, Said: acted.Sentences, Why: underway.Stiff}}, after.Changes)
 	kept, err := c.store.AttemptsOfLesson(t.Context(), id)
 	require.NoError(t, err)
-	require.Equal(t, []string{"forehand", "backhand"}, []string{string(kept[0].Stroke), string(kept[1].Stroke)}, "each counts for its own stroke")
+	require.Equal(
+		t,
+		[]string{"forehand", "backhand"},
+		[]string{string(kept[0].Stroke), string(kept[1].Stroke)},
+		"each counts for its own stroke",
+	)
 }
 
 // As a block begins, the chance that courtside shows is the one that the plan gives.
@@ -162,9 +201,19 @@ func TestADeviceThatIsALittleAhead(t *testing.T) {
 	for _, ahead := range []time.Duration{0, time.Second, 4 * time.Second, time.Hour, -2 * time.Second} {
 		at := c.now.Add(ahead)
 		acted := read[underway.Answered](t, c.ask("POST", "/api/lessons/"+id+"/acts", map[string]any{
-			"sent": at, "acts": []any{map[string]any{"id": newID(), "at": at, "clock": map[string]any{"second": 100, "running": true, "finished": false}}},
+			"sent": at,
+			"acts": []any{
+				map[string]any{"id": newID(), "at": at, "clock": map[string]any{"second": 100, "running": true, "finished": false}},
+			},
 		}))
-		require.InDelta(t, 100+max(0, -ahead).Seconds(), acted.Second, 1e-6, "%s: less than five seconds may be the way that it took", ahead)
+		require.InDelta(
+			t,
+			100+max(0, -ahead).Seconds(),
+			acted.Second,
+			1e-6,
+			"%s: less than five seconds may be the way that it took",
+			ahead,
+		)
 	}
 }
 
@@ -178,7 +227,10 @@ func TestCountsAndTheirSummariesAreTheSame(t *testing.T) {
 	for device := range 3 {
 		entries := []map[string]any{}
 		for i, kind := range []string{"made", "missed", "undo", "made", "made", "played again", "made"} {
-			entries = append(entries, map[string]any{"seq": i, "kind": kind, "at": c.now.Add(time.Duration(device+3*i) * time.Second)})
+			entries = append(
+				entries,
+				map[string]any{"seq": i, "kind": kind, "at": c.now.Add(time.Duration(device+3*i) * time.Second)},
+			)
 		}
 		counters := c.tap(id, taps{Run: newID(), Block: block, Student: student, Entries: entries})
 		var kept []store.Attempt
@@ -196,5 +248,10 @@ func TestCountsAndTheirSummariesAreTheSame(t *testing.T) {
 	require.Equal(t, tally.Undo, kit.Counted[0].Runs[0].Entries[2].Kind)
 	view, err := kit.View(t.Context(), c.now)
 	require.NoError(t, err)
-	require.Equal(t, read[underway.Courtside](t, c.ask("GET", "/api/lessons/"+id+"/courtside", nil)), view, "what is packed is all that is needed")
+	require.Equal(
+		t,
+		read[underway.Courtside](t, c.ask("GET", "/api/lessons/"+id+"/courtside", nil)),
+		view,
+		"what is packed is all that is needed",
+	)
 }

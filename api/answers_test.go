@@ -34,7 +34,14 @@ var published = sync.OnceValues(func() (*openAPI, error) {
 	compiler.AssertFormat()
 	whole, _ := document.(map[string]any)
 	paths, _ := whole["paths"].(map[string]any)
-	return &openAPI{paths: paths, compiler: compiler, compiled: map[string]*jsonschema.Schema{}}, compiler.AddResource("openapi.json", document)
+	return &openAPI{
+			paths:    paths,
+			compiler: compiler,
+			compiled: map[string]*jsonschema.Schema{},
+		}, compiler.AddResource(
+			"openapi.json",
+			document,
+		)
 })
 
 // answers is the schema of what a route answers; nil where it answers nothing, or is not described.
@@ -57,7 +64,9 @@ func (o *openAPI) answers(t testing.TB, method, path string) *jsonschema.Schema 
 		return nil
 	}
 	pointer := strings.NewReplacer("~", "~0", "/", "~1", "{", "%7B", "}", "%7D").Replace(best)
-	at := "openapi.json#/paths/" + pointer + "/" + strings.ToLower(method) + "/responses/200/content/application~1json/schema"
+	at := "openapi.json#/paths/" + pointer + "/" + strings.ToLower(
+		method,
+	) + "/responses/200/content/application~1json/schema"
 	if o.compiled[at] == nil {
 		schema, err := o.compiler.Compile(at)
 		require.NoError(t, err)

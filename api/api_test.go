@@ -77,9 +77,17 @@ func openClub(t testing.TB, path string) *club {
 	t.Cleanup(func() { require.NoError(t, s.Close()) })
 	c := &club{t: t, store: s, now: time.Date(2026, 3, 10, 16, 0, 0, 0, time.UTC)}
 	doors, err := api.New(api.Options{
-		Store: s, Now: func() time.Time { return c.now }, Log: slog.New(slog.NewTextHandler(&c.log, nil)),
-		Pages:  fstest.MapFS{"index.html": {Data: []byte("<title>Hodometer</title>")}},
-		Keeper: &keeping.Keeper{Data: path, Daily: true, Store: s, Now: func() time.Time { return c.now }, Log: slog.New(slog.NewTextHandler(&c.log, nil))},
+		Store: s,
+		Now:   func() time.Time { return c.now },
+		Log:   slog.New(slog.NewTextHandler(&c.log, nil)),
+		Pages: fstest.MapFS{"index.html": {Data: []byte("<title>Hodometer</title>")}},
+		Keeper: &keeping.Keeper{
+			Data:  path,
+			Daily: true,
+			Store: s,
+			Now:   func() time.Time { return c.now },
+			Log:   slog.New(slog.NewTextHandler(&c.log, nil)),
+		},
 	})
 	require.NoError(t, err)
 	c.http, c.doors = doors.Machine, doors
@@ -149,10 +157,25 @@ func coin() drill.Document { return library.All()[0].Document }
 
 func lessonFor(block string, students ...string) map[string]any {
 	return map[string]any{
-		"version": 4, "space": map[string]any{}, "title": "Tuesday", "date": "2026-03-10", "start": "16:00", "minutes": 30, "students": students, "note": "",
+		"version":  4,
+		"space":    map[string]any{},
+		"title":    "Tuesday",
+		"date":     "2026-03-10",
+		"start":    "16:00",
+		"minutes":  30,
+		"students": students,
+		"note":     "",
 		"blocks": []map[string]any{
 			{"id": newID(), "kind": "body warm-up", "title": "Warm-up", "minutes": 8, "effort": 3, "calls": []any{}},
-			{"id": block, "kind": "drill", "title": "Coin", "minutes": 9, "effort": 6, "drill": library.All()[0].ID, "calls": []any{}},
+			{
+				"id":      block,
+				"kind":    "drill",
+				"title":   "Coin",
+				"minutes": 9,
+				"effort":  6,
+				"drill":   library.All()[0].ID,
+				"calls":   []any{},
+			},
 		},
 	}
 }
@@ -190,17 +213,37 @@ func TestALessonFromPlanToNextStep(t *testing.T) {
 
 	require.Equal(t, plan.Finished, c.clock(id, 1020, false, true).Lesson.State)
 	require.Nil(t, today().Clock)
-	after := read[courtside.Afterwards](t, c.ask("PUT", "/api/lessons/"+id+"/remarks/"+studentID, map[string]any{"engagement": 8, "effort": 0, "remark": "bright"}))
+	after := read[courtside.Afterwards](
+		t,
+		c.ask(
+			"PUT",
+			"/api/lessons/"+id+"/remarks/"+studentID,
+			map[string]any{"engagement": 8, "effort": 0, "remark": "bright"},
+		),
+	)
 	p := read[repository.Progress](t, c.ask("GET", "/api/students/"+studentID+"/progress", nil))
 	require.Equal(t, courtside.Result{
-		Student: studentID, Name: "Ada", Made: 23, Balls: 23, Best: 23, Faults: []tally.Seen{}, Engagement: 8, Effort: new(int), Remark: "bright",
-		Played: "23 of 24 strokes, ran 121 m of 126 m", Counted: 1, Next: p.Strokes,
+		Student:    studentID,
+		Name:       "Ada",
+		Made:       23,
+		Balls:      23,
+		Best:       23,
+		Faults:     []tally.Seen{},
+		Engagement: 8,
+		Effort:     new(int),
+		Remark:     "bright",
+		Played:     "23 of 24 strokes, ran 121 m of 126 m",
+		Counted:    1,
+		Next:       p.Strokes,
 	}, after.Students[0], "the next step is the same as on the student's page")
 	require.EqualValues(t, "step up", p.Strokes[0].Advice.Decision)
 	require.EqualValues(t, "direction", p.Strokes[0].Advice.Rung)
 	require.Equal(t, 23, p.Drills[0].Times[0].Count.Made)
 	c.now = c.now.Add(time.Hour)
-	p = read[repository.Progress](t, c.ask("POST", "/api/students/"+studentID+"/ladder-position", map[string]any{"stroke": "forehand", "rung": "depth"}))
+	p = read[repository.Progress](
+		t,
+		c.ask("POST", "/api/students/"+studentID+"/ladder-position", map[string]any{"stroke": "forehand", "rung": "depth"}),
+	)
 	require.EqualValues(t, "depth", p.Strokes[0].Advice.Rung)
 	require.Zero(t, p.Strokes[0].Advice.Balls, "a new rung starts with no evidence")
 	require.NotContains(t, c.log.String(), "level=ERROR")
@@ -211,7 +254,12 @@ func TestTapsOfTheWrongPeopleAreRefused(t *testing.T) {
 	studentID, block, id := c.student(ada()), newID(), newID()
 	read[plan.Lesson](t, c.ask("PUT", "/api/lessons/"+id, lessonFor(block, studentID), fresh, "*"))
 	taps := func(change func(map[string]any)) map[string]any {
-		body := map[string]any{"run": newID(), "block": block, "student": studentID, "entries": []any{map[string]any{"seq": 0, "kind": "turn", "made": 4, "of": 5, "at": c.now}}}
+		body := map[string]any{
+			"run":     newID(),
+			"block":   block,
+			"student": studentID,
+			"entries": []any{map[string]any{"seq": 0, "kind": "turn", "made": 4, "of": 5, "at": c.now}},
+		}
 		change(body)
 		return body
 	}
@@ -229,16 +277,32 @@ func TestTapsOfTheWrongPeopleAreRefused(t *testing.T) {
 		p := readProblem(t, c.ask("POST", "/api/lessons/"+id+"/acts", c.acts(taps(change))), http.StatusUnprocessableEntity)
 		require.Equal(t, field, p.Fields[0].Path)
 	}
-	back := map[string]any{"sent": c.now, "acts": []any{map[string]any{"id": newID(), "at": c.now, "clock": map[string]any{"second": -1, "running": true, "finished": false}}}}
+	back := map[string]any{
+		"sent": c.now,
+		"acts": []any{
+			map[string]any{
+				"id":    newID(),
+				"at":    c.now,
+				"clock": map[string]any{"second": -1, "running": true, "finished": false},
+			},
+		},
+	}
 	p := readProblem(t, c.ask("POST", "/api/lessons/"+id+"/acts", back), http.StatusUnprocessableEntity)
 	require.Equal(t, "acts.0.clock.second", p.Fields[0].Path)
-	readProblem(t, c.ask("PUT", "/api/lessons/"+id+"/remarks/"+newID(), map[string]any{"engagement": 8, "remark": ""}), http.StatusNotFound)
+	readProblem(
+		t,
+		c.ask("PUT", "/api/lessons/"+id+"/remarks/"+newID(), map[string]any{"engagement": 8, "remark": ""}),
+		http.StatusNotFound,
+	)
 }
 
 func TestPutAwayAndErase(t *testing.T) {
 	c := newClub(t)
 	id := c.student(ada())
-	require.True(t, read[desk.Student](t, c.ask("PUT", "/api/students/"+id+"/archived", repository.Archiving{Archived: true})).Archived)
+	require.True(
+		t,
+		read[desk.Student](t, c.ask("PUT", "/api/students/"+id+"/archived", repository.Archiving{Archived: true})).Archived,
+	)
 	require.Empty(t, read[[]desk.Student](t, c.ask("GET", "/api/students", nil)))
 	require.Len(t, read[[]desk.Student](t, c.ask("GET", "/api/students?archived=true", nil)), 1)
 	require.False(t, read[desk.Student](t, c.ask("PUT", "/api/students/"+id+"/archived", repository.Archiving{})).Archived)
@@ -257,7 +321,10 @@ func TestSettings(t *testing.T) {
 	other := s.Settings
 	other.Basket++
 	readProblem(t, c.ask("PUT", "/api/settings", other, "If-Match", `"0"`), http.StatusPreconditionFailed)
-	report := read[desk.WorkedDrill](t, c.ask("POST", "/api/drills/preview", map[string]any{"document": coin(), "people": 2, "hand": "right"}))
+	report := read[desk.WorkedDrill](
+		t,
+		c.ask("POST", "/api/drills/preview", map[string]any{"document": coin(), "people": 2, "hand": "right"}),
+	)
 	require.Contains(t, report.Report.Measures[0].Aim, "4 ft 6 in")
 }
 
@@ -267,7 +334,11 @@ func TestOnlyThisMachineIsAnswered(t *testing.T) {
 	w := httptest.NewRecorder()
 	c.http.ServeHTTP(w, r)
 	require.Equal(t, http.StatusMisdirectedRequest, w.Code)
-	require.Equal(t, http.StatusForbidden, c.ask("DELETE", "/api/students/"+newID(), nil, "Sec-Fetch-Site", "cross-site").Code)
+	require.Equal(
+		t,
+		http.StatusForbidden,
+		c.ask("DELETE", "/api/students/"+newID(), nil, "Sec-Fetch-Site", "cross-site").Code,
+	)
 	page := c.ask("GET", "/", nil)
 	require.Contains(t, page.Body.String(), "Hodometer")
 	require.Contains(t, page.Header().Get("Content-Security-Policy"), "default-src 'self'")

@@ -41,7 +41,11 @@ func TestATableOfStudentsComesInWholeOrNotAtAll(t *testing.T) {
 	require.Equal(t, 1, look.Add)
 
 	id := newID()
-	p := readProblem(t, c.ask("PUT", "/api/arrivals/"+id+"/students", roster.Asked{Rows: rows}), http.StatusUnprocessableEntity)
+	p := readProblem(
+		t,
+		c.ask("PUT", "/api/arrivals/"+id+"/students", roster.Asked{Rows: rows}),
+		http.StatusUnprocessableEntity,
+	)
 	require.Equal(t, "rows.2.1", p.Fields[0].Path)
 	require.Contains(t, p.Fields[0].Message, "row 3: “31.2.2015” is no day")
 	require.Equal(t, []string{"Ada"}, c.names(), "nothing came in")
@@ -50,11 +54,17 @@ func TestATableOfStudentsComesInWholeOrNotAtAll(t *testing.T) {
 	asked := roster.Asked{Rows: rows, KeepBirthdays: true, Do: []roster.Chosen{{Row: 4, Do: roster.Change}}}
 	came := read[exchange.Arrived](t, c.ask("PUT", "/api/arrivals/"+id+"/students", asked))
 	require.Equal(t, []int{2, 1}, []int{came.Added, came.Changed})
-	require.Equal(t, came, read[exchange.Arrived](t, c.ask("PUT", "/api/arrivals/"+id+"/students", asked)), "sent again, nothing comes twice")
+	require.Equal(
+		t,
+		came,
+		read[exchange.Arrived](t, c.ask("PUT", "/api/arrivals/"+id+"/students", asked)),
+		"sent again, nothing comes twice",
+	)
 	require.ElementsMatch(t, []string{"Ada", "Ben Okoro", "Cleo Marsh"}, c.names())
 	require.Equal(t, student.RightHand, read[desk.Student](t, c.ask("GET", "/api/students/"+there, nil)).Profile.Hand)
 
-	// Taken back: who was added goes, who was changed is as before; who is in a lesson by now stays, and so does who was changed since.
+	// Taken back: who was added goes, who was changed is as before; who is in a lesson by now stays, and so does who was
+	// changed since.
 	var ben desk.Student
 	for _, s := range read[[]desk.Student](t, c.ask("GET", "/api/students", nil)) {
 		if s.Profile.Name == "Ben Okoro" {
@@ -101,16 +111,34 @@ func TestWhoWasThereComesInAndIsShownWithTheLessonsThatWereGiven(t *testing.T) {
 	}
 }
 
-// Students came in with one table and their attendance with another: taking the students back takes no attendance along unasked.
+// Students came in with one table and their attendance with another: taking the students back takes no attendance along
+// unasked.
 func TestTakingStudentsBackTakesNoAttendanceAlong(t *testing.T) {
 	c := newClub(t)
 	students, attendance := newID(), newID()
-	read[exchange.Arrived](t, c.ask("PUT", "/api/arrivals/"+students+"/students", roster.Asked{Rows: c.tabled("Name;Hand\nBen Okoro;l\nCleo Marsh;r\n")}))
-	read[exchange.Arrived](t, c.ask("PUT", "/api/arrivals/"+attendance+"/attendance", roster.AttendanceAsked{Rows: c.tabled("Name;2026-03-03\nBen Okoro;x\n")}))
+	read[exchange.Arrived](
+		t,
+		c.ask(
+			"PUT",
+			"/api/arrivals/"+students+"/students",
+			roster.Asked{Rows: c.tabled("Name;Hand\nBen Okoro;l\nCleo Marsh;r\n")},
+		),
+	)
+	read[exchange.Arrived](
+		t,
+		c.ask(
+			"PUT",
+			"/api/arrivals/"+attendance+"/attendance",
+			roster.AttendanceAsked{Rows: c.tabled("Name;2026-03-03\nBen Okoro;x\n")},
+		),
+	)
 	back := read[exchange.TakenBack](t, c.ask("DELETE", "/api/arrivals/"+students, nil))
 	require.Equal(t, []string{"Ben Okoro"}, back.Stayed)
 	require.Equal(t, []string{"Ben Okoro"}, c.names())
-	roll := read[repository.Progress](t, c.ask("GET", "/api/students/"+read[[]desk.Student](t, c.ask("GET", "/api/students", nil))[0].ID+"/progress", nil)).Roll
+	roll := read[repository.Progress](
+		t,
+		c.ask("GET", "/api/students/"+read[[]desk.Student](t, c.ask("GET", "/api/students", nil))[0].ID+"/progress", nil),
+	).Roll
 	require.Equal(t, 1, roll.Of)
 }
 
@@ -140,9 +168,20 @@ func TestTablesThatAreHandedOutComeIn(t *testing.T) {
 		require.NotNil(t, look.Rows[0].Double, "the same student, from the workbook")
 	}
 	attendance := c.ask("GET", "/api/out/tables/attendance.csv?from=2026-03-01&to=2026-03-31", nil).Body.String()
-	read[exchange.Arrived](t, other.ask("PUT", "/api/arrivals/"+newID()+"/attendance", roster.AttendanceAsked{Rows: other.tabled(attendance)}))
-	require.Equal(t, attendance, other.ask("GET", "/api/out/tables/attendance.csv?from=2026-03-01&to=2026-03-31", nil).Body.String())
-	require.Equal(t, 1, strings.Count(c.ask("GET", "/api/out/tables/attendance.csv?from=2026-03-04", nil).Body.String(), "Ada"))
+	read[exchange.Arrived](
+		t,
+		other.ask("PUT", "/api/arrivals/"+newID()+"/attendance", roster.AttendanceAsked{Rows: other.tabled(attendance)}),
+	)
+	require.Equal(
+		t,
+		attendance,
+		other.ask("GET", "/api/out/tables/attendance.csv?from=2026-03-01&to=2026-03-31", nil).Body.String(),
+	)
+	require.Equal(
+		t,
+		1,
+		strings.Count(c.ask("GET", "/api/out/tables/attendance.csv?from=2026-03-04", nil).Body.String(), "Ada"),
+	)
 	readProblem(t, c.ask("GET", "/api/out/tables/attendance.csv?from=soon", nil), http.StatusUnprocessableEntity)
 	require.Equal(t, http.StatusNotFound, c.ask("GET", "/api/out/tables/secrets.csv", nil).Code)
 }
@@ -174,7 +213,8 @@ func BenchmarkFiveHundredStudentsComeIn(b *testing.B) {
 	}
 }
 
-// Of a lesson that was given it is known who was there, how long, and what was counted; the tables say the same as the student's page.
+// Of a lesson that was given it is known who was there, how long, and what was counted; the tables say the same as the
+// student's page.
 func TestWhatHappenedCourtsideIsHandedOut(t *testing.T) {
 	c := newClub(t)
 	student, block, id := c.student(ada()), newID(), newID()
@@ -182,7 +222,16 @@ func TestWhatHappenedCourtsideIsHandedOut(t *testing.T) {
 	c.clock(id, 0, true, false)
 	c.now = c.now.Add(9 * time.Minute)
 	c.tap(id, taps{Run: newID(), Block: block, Student: student, Entries: []map[string]any{
-		{"seq": 0, "kind": "turn", "made": 9, "of": 12, "at": c.now}, {"seq": 1, "kind": "made", "at": c.now}, {"seq": 2, "kind": "undo", "at": c.now}, {"seq": 3, "kind": "missed", "miss": "long", "at": c.now},
+		{
+			"seq":  0,
+			"kind": "turn",
+			"made": 9,
+			"of":   12,
+			"at":   c.now,
+		},
+		{"seq": 1, "kind": "made", "at": c.now},
+		{"seq": 2, "kind": "undo", "at": c.now},
+		{"seq": 3, "kind": "missed", "miss": "long", "at": c.now},
 	}})
 	c.clock(id, 540, false, true)
 	roll := read[repository.Progress](t, c.ask("GET", "/api/students/"+student+"/progress", nil)).Roll
@@ -201,5 +250,9 @@ func TestWhatHappenedCourtsideIsHandedOut(t *testing.T) {
 	require.Len(t, counts, 3, "what was taken back is not in it")
 	require.Equal(t, []string{"turn", "9", "12"}, counts[1][5:8])
 	require.Equal(t, []string{"missed", "", "", "", "long"}, counts[2][5:10])
-	require.Len(t, c.tabled(c.ask("GET", "/api/out/tables/counts.csv?to=2026-03-09&from=2026-03-01", nil).Body.String()), 1)
+	require.Len(
+		t,
+		c.tabled(c.ask("GET", "/api/out/tables/counts.csv?to=2026-03-09&from=2026-03-01", nil).Body.String()),
+		1,
+	)
 }

@@ -25,7 +25,8 @@ func (c *club) bookings() map[string]exchange.Booking {
 	return found
 }
 
-// The calendar of a club is connected, read again, and changes what it brought: nothing is there twice, and a lesson is moved on demand.
+// The calendar of a club is connected, read again, and changes what it brought: nothing is there twice, and a lesson is
+// moved on demand.
 func TestBookingsOfAClubBecomeLessonsAndFollowIt(t *testing.T) {
 	c := newClub(t)
 	for _, name := range []string{"Noor Haldane", "Teo Brackwell", "Priya Dunmore"} {
@@ -36,7 +37,10 @@ func TestBookingsOfAClubBecomeLessonsAndFollowIt(t *testing.T) {
 	stand := &calendar.Club{From: c.now}
 	server := httptest.NewServer(stand)
 	t.Cleanup(server.Close)
-	first := read[exchange.CalendarRead](t, c.ask("POST", "/api/calendars", exchange.CalendarAt{Address: server.URL + calendar.ClubPath}))
+	first := read[exchange.CalendarRead](
+		t,
+		c.ask("POST", "/api/calendars", exchange.CalendarAt{Address: server.URL + calendar.ClubPath}),
+	)
 	require.Equal(t, "Club bookings", first.Calendar.Name)
 	require.Equal(t, 7, first.New, "four weeks of one, and three")
 	booked := c.bookings()
@@ -50,8 +54,16 @@ func TestBookingsOfAClubBecomeLessonsAndFollowIt(t *testing.T) {
 	planned := lessonFor(newID(), priya.Students[0])
 	planned["date"], planned["start"] = priya.Date, priya.Start
 	read[plan.Lesson](t, c.ask("PUT", "/api/lessons/"+id, planned, fresh, "*"))
-	require.Equal(t, http.StatusNoContent, c.ask("PUT", "/api/bookings/"+priya.ID, exchange.BookingChange{Lesson: id}).Code)
-	require.Equal(t, "The lesson is planned for 2026-03-12, 18:30, 30 min.", c.bookings()["Lesson Priya Dunmore 2026-03-12"].Apart)
+	require.Equal(
+		t,
+		http.StatusNoContent,
+		c.ask("PUT", "/api/bookings/"+priya.ID, exchange.BookingChange{Lesson: id}).Code,
+	)
+	require.Equal(
+		t,
+		"The lesson is planned for 2026-03-12, 18:30, 30 min.",
+		c.bookings()["Lesson Priya Dunmore 2026-03-12"].Apart,
+	)
 
 	again := read[exchange.CalendarRead](t, c.ask("POST", "/api/calendars/"+first.Calendar.ID+"/read", nil))
 	require.Equal(t, []int{1, 1, 1, 5}, []int{again.New, again.Changed, again.Cancelled, again.Same})
@@ -66,10 +78,17 @@ func TestBookingsOfAClubBecomeLessonsAndFollowIt(t *testing.T) {
 		require.Equal(t, brief.ID == id, slices.Contains(brief.Clashes, told))
 	}
 	moved := read[plan.Lesson](t, c.ask("POST", "/api/bookings/"+priya.ID+"/move", nil))
-	require.Equal(t, []any{"2026-03-12", "19:30", 60}, []any{moved.Document.Date, moved.Document.Start, moved.Document.Minutes})
+	require.Equal(
+		t,
+		[]any{"2026-03-12", "19:30", 60},
+		[]any{moved.Document.Date, moved.Document.Start, moved.Document.Minutes},
+	)
 	require.Empty(t, c.bookings()["Lesson Priya Dunmore 2026-03-12"].Apart)
 	require.NotContains(t, read[plan.Lesson](t, c.ask("GET", "/api/lessons/"+id, nil)).Clashes, told)
-	third := read[exchange.CalendarRead](t, c.ask("POST", "/api/calendars", exchange.CalendarAt{Address: server.URL + calendar.ClubPath}))
+	third := read[exchange.CalendarRead](
+		t,
+		c.ask("POST", "/api/calendars", exchange.CalendarAt{Address: server.URL + calendar.ClubPath}),
+	)
 	require.Equal(t, 8, third.Same)
 
 	// It is away: that is told and kept with it; what it brought stays.
@@ -78,7 +97,8 @@ func TestBookingsOfAClubBecomeLessonsAndFollowIt(t *testing.T) {
 	require.Contains(t, p.Fields[0].Message, "nothing answers at this address now")
 	require.NotEmpty(t, read[exchange.Bookings](t, c.ask("GET", "/api/bookings", nil)).Calendars[0].Wrong)
 	require.Len(t, c.bookings(), 8)
-	for _, address := range []string{"http://club.example/bookings.ics", "webcal://club.example/x", "file:///etc/passwd", "no address"} {
+	for _, address := range []string{"http://club.example/bookings.ics", "webcal://club.example/x", "file:///etc/passwd",
+		"no address"} {
 		readProblem(t, c.ask("POST", "/api/calendars", exchange.CalendarAt{Address: address}), http.StatusUnprocessableEntity)
 	}
 
@@ -90,21 +110,43 @@ func TestBookingsOfAClubBecomeLessonsAndFollowIt(t *testing.T) {
 func TestACalendarFileThatIsReadAgainNeverDoubles(t *testing.T) {
 	c := newClub(t)
 	file := strings.Join([]string{
-		"BEGIN:VCALENDAR", "VERSION:2.0", "PRODID:x", "X-WR-CALNAME:School", "BEGIN:VEVENT", "UID:a", "DTSTAMP:20260101T000000Z", "SUMMARY:Ada", "DTSTART:20260311T100000Z", "DURATION:PT1H", "RRULE:FREQ=WEEKLY;COUNT=3", "END:VEVENT",
-		"BEGIN:VEVENT", "UID:b", "DTSTAMP:20260101T000000Z", "SUMMARY:Sports day", "DTSTART;VALUE=DATE:20260312", "END:VEVENT", "END:VCALENDAR", "",
+		"BEGIN:VCALENDAR",
+		"VERSION:2.0",
+		"PRODID:x",
+		"X-WR-CALNAME:School",
+		"BEGIN:VEVENT",
+		"UID:a",
+		"DTSTAMP:20260101T000000Z",
+		"SUMMARY:Ada",
+		"DTSTART:20260311T100000Z",
+		"DURATION:PT1H",
+		"RRULE:FREQ=WEEKLY;COUNT=3",
+		"END:VEVENT",
+		"BEGIN:VEVENT",
+		"UID:b",
+		"DTSTAMP:20260101T000000Z",
+		"SUMMARY:Sports day",
+		"DTSTART;VALUE=DATE:20260312",
+		"END:VEVENT",
+		"END:VCALENDAR",
+		"",
 	}, "\r\n")
 	first := read[exchange.CalendarRead](t, c.ask("POST", "/api/calendars/file?name=term.ics", file))
 	require.Equal(t, 3, first.New)
 	require.Len(t, first.Left, 1)
 	require.Equal(t, "School", first.Calendar.Name)
-	again := read[exchange.CalendarRead](t, c.ask("POST", "/api/calendars/file?name=other.ics", strings.Replace(file, "COUNT=3", "COUNT=2", 1)))
+	again := read[exchange.CalendarRead](
+		t,
+		c.ask("POST", "/api/calendars/file?name=other.ics", strings.Replace(file, "COUNT=3", "COUNT=2", 1)),
+	)
 	require.Equal(t, []int{0, 2, 1}, []int{again.New, again.Same, again.Cancelled})
 	require.Equal(t, first.Calendar.ID, again.Calendar.ID)
 	p := readProblem(t, c.ask("POST", "/api/calendars/file", "Name,Born\nAda,2016"), http.StatusUnprocessableEntity)
 	require.Contains(t, p.Fields[0].Message, "this is no calendar")
 }
 
-// A calendar program reads the lessons by a secret, until it is taken back; what was changed has a higher number, and what was archived is cancelled.
+// A calendar program reads the lessons by a secret, until it is taken back; what was changed has a higher number, and
+// what was archived is cancelled.
 func TestAFeedIsReadByItsSecretUntilItIsTakenBack(t *testing.T) {
 	c := newClub(t)
 	student, id := c.student(ada()), newID()
@@ -137,7 +179,14 @@ func TestAFeedIsReadByItsSecretUntilItIsTakenBack(t *testing.T) {
 	require.Equal(t, http.StatusNoContent, c.ask("DELETE", "/api/feeds/"+full.ID, nil).Code)
 	require.Equal(t, http.StatusNotFound, c.ask("GET", full.Path, nil).Code)
 	require.Equal(t, http.StatusNotFound, c.ask("GET", "/calendar/guessed.ics", nil).Code)
-	require.Equal(t, 1, strings.Count(get("/api/out/lessons.ics?from="+time.Date(2026, 3, 9, 0, 0, 0, 0, time.UTC).Format(time.DateOnly)), "BEGIN:VEVENT"))
+	require.Equal(
+		t,
+		1,
+		strings.Count(
+			get("/api/out/lessons.ics?from="+time.Date(2026, 3, 9, 0, 0, 0, 0, time.UTC).Format(time.DateOnly)),
+			"BEGIN:VEVENT",
+		),
+	)
 	require.Equal(t, 0, strings.Count(get("/api/out/lessons.ics?from=2026-03-16"), "BEGIN:VEVENT"))
 	require.Equal(t, 1, strings.Count(get("/api/out/lessons.ics?lesson="+id), "BEGIN:VEVENT"))
 }

@@ -34,7 +34,15 @@ func TestALessonIsSetAgainstItsPlanAndClosedLater(t *testing.T) {
 	c.now = c.now.Add(5 * time.Minute)
 	c.act(id, "travel", editing.Travel{Kind: editing.GoOn, Block: planned.Document.Blocks[0].ID, Gone: 300})
 	c.now = c.now.Add(4 * time.Minute)
-	c.tap(id, taps{Run: newID(), Block: block, Student: student, Entries: []map[string]any{{"seq": 0, "kind": "turn", "made": 9, "of": 12, "at": c.now}}})
+	c.tap(
+		id,
+		taps{
+			Run:     newID(),
+			Block:   block,
+			Student: student,
+			Entries: []map[string]any{{"seq": 0, "kind": "turn", "made": 9, "of": 12, "at": c.now}},
+		},
+	)
 	require.Empty(t, open(), "it is on its way")
 	c.clock(id, 540, false, true)
 
@@ -49,7 +57,12 @@ func TestALessonIsSetAgainstItsPlanAndClosedLater(t *testing.T) {
 	require.Equal(t, []courtside.UnclosedLesson{{ID: id, Title: "Tuesday", Date: "2026-03-10"}}, open())
 
 	effort := 7
-	said := closing.Document{Happened: "The rain came early.", Worked: "the split step", Next: "deeper returns", Blocks: []closing.Marked{{Block: block, Engagement: 8, Effort: &effort}}}
+	said := closing.Document{
+		Happened: "The rain came early.",
+		Worked:   "the split step",
+		Next:     "deeper returns",
+		Blocks:   []closing.Marked{{Block: block, Engagement: 8, Effort: &effort}},
+	}
 	require.Equal(t, said, read[courtside.Afterwards](t, c.ask("PUT", "/api/lessons/"+id+"/closing", said)).Closing)
 	require.Len(t, open(), 1, "there may be more to say")
 	said.Done = true

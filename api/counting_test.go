@@ -21,7 +21,12 @@ func counted(t *testing.T, goal map[string]any, students int, events []map[strin
 
 // ran runs a lesson of so many students with a goal, and returns what became of it and of the first student. Each event
 // is of the student with its number.
-func ran(t *testing.T, goal map[string]any, students int, events []map[string]any) (courtside.Afterwards, repository.Progress) {
+func ran(
+	t *testing.T,
+	goal map[string]any,
+	students int,
+	events []map[string]any,
+) (courtside.Afterwards, repository.Progress) {
 	c := newClub(t)
 	block, id := newID(), newID()
 	var people []string
@@ -29,7 +34,10 @@ func ran(t *testing.T, goal map[string]any, students int, events []map[string]an
 	for range students {
 		person := c.student(ada())
 		people = append(people, person)
-		variants = append(variants, map[string]any{"student": person, "goals": []any{map[string]any{"measure": 1, "goals": []any{goal}}}})
+		variants = append(
+			variants,
+			map[string]any{"student": person, "goals": []any{map[string]any{"measure": 1, "goals": []any{goal}}}},
+		)
 	}
 	d := lessonFor(block, people...)
 	blocks, ok := d["blocks"].([]map[string]any)
@@ -52,7 +60,12 @@ func ran(t *testing.T, goal map[string]any, students int, events []map[string]an
 	}
 	after := read[courtside.Afterwards](t, c.ask("GET", "/api/lessons/"+id+"/afterwards", nil))
 	progress := read[repository.Progress](t, c.ask("GET", "/api/students/"+people[0]+"/progress", nil))
-	require.Equal(t, after.Counters[0].Standing, progress.Drills[0].Times[0].Standing, "afterwards and on the student's page")
+	require.Equal(
+		t,
+		after.Counters[0].Standing,
+		progress.Drills[0].Times[0].Standing,
+		"afterwards and on the student's page",
+	)
 	return after, progress
 }
 
@@ -74,9 +87,19 @@ func rally(strokes int) map[string]any {
 func TestWhatIsCountedIsWhatTheGoalSays(t *testing.T) {
 	t.Run("five strokes are one rally", func(t *testing.T) {
 		goal := map[string]any{"kind": "rallies of a length", "count": 3, "from": 4, "to": 8}
-		counters := counted(t, goal, 1, []map[string]any{rally(5), rally(3), {"kind": "rally", "strokes": 9, "stopped": true}})
+		counters := counted(
+			t,
+			goal,
+			1,
+			[]map[string]any{rally(5), rally(3), {"kind": "rally", "strokes": 9, "stopped": true}},
+		)
 		require.Equal(t, "1 of 3 rallies; the last one got to 9 strokes: too slow", counters[0].Standing.Sentence)
-		require.Equal(t, []int{3, 9, 17, 19}, []int{counters[0].Count.Rallies, counters[0].Count.Longest, counters[0].Count.Made, counters[0].Count.Balls}, "the stopped one has no miss")
+		require.Equal(
+			t,
+			[]int{3, 9, 17, 19},
+			[]int{counters[0].Count.Rallies, counters[0].Count.Longest, counters[0].Count.Made, counters[0].Count.Balls},
+			"the stopped one has no miss",
+		)
 		require.Equal(t, score.Rally, counters[0].Unit)
 		require.Equal(t, 9, counters[0].TooLong)
 		require.True(t, counted(t, goal, 1, []map[string]any{rally(4), rally(8), rally(6)})[0].Standing.Met)
@@ -120,6 +143,10 @@ func TestWhatIsCountedIsWhatTheGoalSays(t *testing.T) {
 		counters := counted(t, goal, 1, []map[string]any{{"kind": "turn", "made": 4, "of": 5}})
 		require.True(t, counters[0].Standing.Perhaps)
 		require.False(t, counters[0].Standing.Met, "2 and 2 would be no 3 in a row")
-		require.True(t, counted(t, goal, 1, []map[string]any{{"kind": "turn", "made": 4, "of": 5}, {"kind": "made"}, {"kind": "made"}, {"kind": "made"}})[0].Standing.Met)
+		require.True(
+			t,
+			counted(t, goal, 1, []map[string]any{{"kind": "turn", "made": 4, "of": 5}, {"kind": "made"}, {"kind": "made"},
+				{"kind": "made"}})[0].Standing.Met,
+		)
 	})
 }

@@ -29,7 +29,8 @@ func (c *club) out(path string) string {
 	return w.Body.String()
 }
 
-// Every drill and every game of the library goes out and comes in as the same document, and holds to the schema that is served.
+// Every drill and every game of the library goes out and comes in as the same document, and holds to the schema that is
+// served.
 func TestWhatGoesOutComesInTheSame(t *testing.T) {
 	c := newClub(t)
 	schema := func(name string) *jsonschema.Schema {
@@ -65,7 +66,8 @@ func TestWhatGoesOutComesInTheSame(t *testing.T) {
 	}
 }
 
-// A lesson goes to a colleague with the drill of the coach's own that it plays, without its people, and comes in for others.
+// A lesson goes to a colleague with the drill of the coach's own that it plays, without its people, and comes in for
+// others.
 func TestALessonGoesToAnotherMachineWithItsDrillsAndWithoutItsPeople(t *testing.T) {
 	c := newClub(t)
 	student, id := c.student(ada()), newID()
@@ -113,7 +115,11 @@ func TestALessonGoesToAnotherMachineWithItsDrillsAndWithoutItsPeople(t *testing.
 	third := newClub(t)
 	alone := third.looked(c.out("lesson/" + id + ".json"))
 	require.Len(t, alone[0].Needs, 1)
-	readProblem(t, third.ask("POST", "/api/documents", exchange.DocumentsComing{Documents: coming.Documents}), http.StatusUnprocessableEntity)
+	readProblem(
+		t,
+		third.ask("POST", "/api/documents", exchange.DocumentsComing{Documents: coming.Documents}),
+		http.StatusUnprocessableEntity,
+	)
 	require.Equal(t, http.StatusNotFound, third.ask("GET", "/api/drills/"+own, nil).Code)
 }
 
@@ -142,7 +148,12 @@ func TestWhatClashesIsShownAndComesInBesideOrInstead(t *testing.T) {
 	readProblem(t, c.ask("POST", "/api/documents", coming), http.StatusPreconditionFailed)
 
 	built := library.All()[0]
-	coming.Documents[0] = exchange.Coming{Passed: exchange.Passed{Drill: &built.Document}, ID: built.ID, As: exchange.AsInstead, Revision: 1}
+	coming.Documents[0] = exchange.Coming{
+		Passed:   exchange.Passed{Drill: &built.Document},
+		ID:       built.ID,
+		As:       exchange.AsInstead,
+		Revision: 1,
+	}
 	readProblem(t, c.ask("POST", "/api/documents", coming), http.StatusUnprocessableEntity)
 }
 
@@ -164,13 +175,22 @@ func TestDocumentsOfEarlierFormatsAreBroughtUpAndOthersToldInWords(t *testing.T)
 		p := readProblem(t, c.ask("POST", "/api/documents/look", file), http.StatusUnprocessableEntity)
 		require.Contains(t, p.Fields[0].Message, says)
 	}
-	require.Contains(t, c.looked(`{"hodometer":"drill","id":"","document":{"version":0}}`)[0].Wrong[0], "never a drill of format 0")
+	require.Contains(
+		t,
+		c.looked(`{"hodometer":"drill","id":"","document":{"version":0}}`)[0].Wrong[0],
+		"never a drill of format 0",
+	)
 	document, err := json.Marshal(library.All()[0].Document)
 	require.NoError(t, err)
-	require.Contains(t, c.looked(strings.Replace(string(document), `"name"`, `"title":"","name"`, 1))[0].Wrong[0], "there is no such field")
+	require.Contains(
+		t,
+		c.looked(strings.Replace(string(document), `"name"`, `"title":"","name"`, 1))[0].Wrong[0],
+		"there is no such field",
+	)
 }
 
-// Over the whole library: a drill as a line is read as the drill with that pattern, and as a code as the very same drill.
+// Over the whole library: a drill as a line is read as the drill with that pattern, and as a code as the very same
+// drill.
 func TestADrillIsPassedOnAsALineAndAsACode(t *testing.T) {
 	c, lines := newClub(t), 0
 	for _, d := range library.All() {
@@ -202,13 +222,17 @@ func TestADrillIsPassedOnAsALineAndAsACode(t *testing.T) {
 	}
 }
 
-// The rungs that a student came to go to another coach without a name, hold to the schema that is served, and are those of whom the coach says.
+// The rungs that a student came to go to another coach without a name, hold to the schema that is served, and are those
+// of whom the coach says.
 func TestLaddersGoToAnotherCoach(t *testing.T) {
 	c, other := newClub(t), newClub(t)
 	id := c.student(ada())
 	require.Equal(t, http.StatusNotFound, c.ask("GET", "/api/out/ladder/"+id+".json", nil).Code, "nothing is known yet")
 	for _, rung := range []string{"consistency", "direction", "depth"} {
-		read[repository.Progress](t, c.ask("POST", "/api/students/"+id+"/ladder-position", map[string]any{"stroke": "forehand", "rung": rung}))
+		read[repository.Progress](
+			t,
+			c.ask("POST", "/api/students/"+id+"/ladder-position", map[string]any{"stroke": "forehand", "rung": rung}),
+		)
 		c.now = c.now.Add(time.Hour)
 	}
 	text := c.out("ladder/" + id + ".json")
@@ -217,7 +241,9 @@ func TestLaddersGoToAnotherCoach(t *testing.T) {
 	require.NoError(t, err)
 	require.Equal(t, sharing.Ladder, piece.Hodometer)
 	compiler := jsonschema.NewCompiler()
-	document, err := jsonschema.UnmarshalJSON(strings.NewReader(c.ask("GET", "/api/schemas/ladder.json", nil).Body.String()))
+	document, err := jsonschema.UnmarshalJSON(
+		strings.NewReader(c.ask("GET", "/api/schemas/ladder.json", nil).Body.String()),
+	)
 	require.NoError(t, err)
 	require.NoError(t, compiler.AddResource("ladder.json", document))
 	schema, err := compiler.Compile("ladder.json")
@@ -242,7 +268,8 @@ func TestLaddersGoToAnotherCoach(t *testing.T) {
 	require.Equal(t, strokes(c, id), strokes(other, coming.Students[0]))
 	require.Len(t, strokes(c, id)[0].Milestones, 2)
 
-	for _, spoiled := range []string{strings.ReplaceAll(text, "forehand", "dink"), strings.ReplaceAll(text, `"depth"`, `"height"`), strings.ReplaceAll(text, `"reached"`, `"reach"`)} {
+	for _, spoiled := range []string{strings.ReplaceAll(text, "forehand", "dink"),
+		strings.ReplaceAll(text, `"depth"`, `"height"`), strings.ReplaceAll(text, `"reached"`, `"reach"`)} {
 		require.NotEmpty(t, other.looked(spoiled)[0].Wrong)
 	}
 }

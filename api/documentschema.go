@@ -21,7 +21,8 @@ func documentSchema() echo.HandlerFunc {
 	schemas := sync.OnceValues(func() (map[string]jsonschema.Schema, error) {
 		made := map[string]jsonschema.Schema{}
 		reflector := jsonschema.Reflector{DefaultOptions: request.SchemaOptions()}
-		for name, document := range map[string]any{"drill.json": drill.Document{}, "game.json": game.Document{}, "lesson.json": lesson.Document{}, "ladder.json": progress.Ladders{}} {
+		for name, document := range map[string]any{"drill.json": drill.Document{}, "game.json": game.Document{},
+			"lesson.json": lesson.Document{}, "ladder.json": progress.Ladders{}} {
 			schema, err := reflector.Reflect(document)
 			if err != nil {
 				return nil, err

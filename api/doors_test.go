@@ -60,12 +60,18 @@ func house(t *testing.T, open bool) (machine, network func() *browser, c *club) 
 	t.Cleanup(func() { require.NoError(t, s.Close()) })
 	c = &club{t: t, store: s, now: time.Date(2026, 3, 10, 16, 0, 0, 0, time.UTC)}
 	o := api.Options{
-		Store: s, Now: func() time.Time { return c.now }, Log: slog.New(slog.NewTextHandler(&c.log, nil)), Pages: fstest.MapFS{"index.html": {Data: []byte("<title>Hodometer</title>")}, "assets/secret.js": {}},
+		Store: s,
+		Now:   func() time.Time { return c.now },
+		Log:   slog.New(slog.NewTextHandler(&c.log, nil)),
+		Pages: fstest.MapFS{"index.html": {Data: []byte("<title>Hodometer</title>")}, "assets/secret.js": {}},
 	}
 	if open {
 		authority, err := access.OpenAuthority(t.TempDir(), time.Now())
 		require.NoError(t, err)
-		o.Network = &door.Network{Addresses: func() []string { return []string{"https://192.168.1.20:7443"} }, Authority: authority}
+		o.Network = &door.Network{
+			Addresses: func() []string { return []string{"https://192.168.1.20:7443"} },
+			Authority: authority,
+		}
 	}
 	doors, err := api.New(o)
 	require.NoError(t, err)
@@ -84,7 +90,10 @@ func (b *browser) set(old, secret string) door.Status {
 func paired(t *testing.T, coach, device *browser, name string) {
 	t.Helper()
 	code := read[door.PairingCode](t, coach.ask("POST", "/api/pairing", nil))
-	state := read[door.Status](t, device.ask("POST", "/api/pairing/device", door.PairingAsked{Code: code.Code, Name: name}))
+	state := read[door.Status](
+		t,
+		device.ask("POST", "/api/pairing/device", door.PairingAsked{Code: code.Code, Name: name}),
+	)
 	require.Equal(t, door.NeedsNothing, state.Needs)
 }
 
@@ -97,9 +106,12 @@ func TestEveryRouteIsForWhoItIs(t *testing.T) {
 	type line struct{ method, path string }
 	lines := map[line]string{}
 	for _, r := range api.RouteTable() {
-		lines[line{r.Method, strings.NewReplacer(":id", newID(), ":kind", "drills", ":name", "drill").Replace(r.Path)}] = map[request.Right]string{request.WhoIsIn: "who is in", request.Anybody: "anybody", request.CoachOnly: "the coach"}[r.Right()]
+		lines[line{r.Method, strings.NewReplacer(":id", newID(), ":kind", "drills", ":name",
+			"drill").Replace(r.Path)}] = map[request.Right]string{request.WhoIsIn: "who is in", request.Anybody: "anybody",
+			request.CoachOnly: "the coach"}[r.Right()]
 	}
-	for _, path := range []string{"/api/openapi.json", "/api/notices", "/api/schemas/drill", "/api/lessons/" + newID() + "/sheet.pdf", "/api/stored/drill/" + newID(), "/api/nothing"} {
+	for _, path := range []string{"/api/openapi.json", "/api/notices", "/api/schemas/drill", "/api/lessons/" + newID() +
+		"/sheet.pdf", "/api/stored/drill/" + newID(), "/api/nothing"} {
 		lines[line{"GET", path}] = "who is in"
 	}
 	lines[line{"GET", "/api/authority.crt"}] = "anybody"
@@ -118,7 +130,8 @@ func TestEveryRouteIsForWhoItIs(t *testing.T) {
 			return w.Code
 		}
 		refused := []int{http.StatusUnauthorized, http.StatusForbidden}
-		stranger := map[string]int{"anybody": 0, "who is in": http.StatusUnauthorized, "the coach": http.StatusUnauthorized}[who]
+		stranger := map[string]int{"anybody": 0, "who is in": http.StatusUnauthorized,
+			"the coach": http.StatusUnauthorized}[who]
 		outside := map[string]int{"anybody": 0, "who is in": http.StatusUnauthorized, "the coach": http.StatusForbidden}[who]
 		if who == "anybody" {
 			open++
@@ -161,27 +174,47 @@ func TestWithoutAPassphraseTheMachineIsOpenAndTheNetworkIsNot(t *testing.T) {
 func TestThePassphraseLetsTheCoachIn(t *testing.T) {
 	machine, _, c := house(t, true)
 	coach, other := machine(), machine()
-	wrong := readProblem(t, coach.ask("PUT", "/api/passphrase", door.NewPassphrase{New: "too short"}), http.StatusUnprocessableEntity)
+	wrong := readProblem(
+		t,
+		coach.ask("PUT", "/api/passphrase", door.NewPassphrase{New: "too short"}),
+		http.StatusUnprocessableEntity,
+	)
 	require.Equal(t, "new", wrong.Fields[0].Path)
 	state := coach.set("", secret)
 	require.Equal(t, door.Status{Coach: true, Passphrase: true, Network: true}, state)
 
 	readProblem(t, other.ask("GET", "/api/students", nil), http.StatusUnauthorized)
-	wrong = readProblem(t, other.ask("POST", "/api/entry", door.Entering{Passphrase: "something else entirely"}), http.StatusUnprocessableEntity)
+	wrong = readProblem(
+		t,
+		other.ask("POST", "/api/entry", door.Entering{Passphrase: "something else entirely"}),
+		http.StatusUnprocessableEntity,
+	)
 	require.Equal(t, "passphrase", wrong.Fields[0].Path)
 	other.cookies["hodometer"] = "planted"
-	require.Equal(t, door.NeedsNothing, read[door.Status](t, other.ask("POST", "/api/entry", door.Entering{Passphrase: secret})).Needs)
+	require.Equal(
+		t,
+		door.NeedsNothing,
+		read[door.Status](t, other.ask("POST", "/api/entry", door.Entering{Passphrase: secret})).Needs,
+	)
 	require.NotEqual(t, "planted", other.cookies["hodometer"], "a new token for whoever comes in")
 	read[[]desk.Student](t, other.ask("GET", "/api/students", nil))
 
 	// A new one ends all other sessions, and the old one is asked for.
-	wrong = readProblem(t, other.ask("PUT", "/api/passphrase", door.NewPassphrase{Old: "not this", New: "another good passphrase"}), http.StatusUnprocessableEntity)
+	wrong = readProblem(
+		t,
+		other.ask("PUT", "/api/passphrase", door.NewPassphrase{Old: "not this", New: "another good passphrase"}),
+		http.StatusUnprocessableEntity,
+	)
 	require.Equal(t, "old", wrong.Fields[0].Path)
 	c.now = c.now.Add(time.Minute)
 	coach.set(secret, "another good passphrase")
 	read[[]desk.Student](t, coach.ask("GET", "/api/students", nil))
 	readProblem(t, other.ask("GET", "/api/students", nil), http.StatusUnauthorized)
-	wrong = readProblem(t, coach.ask("PUT", "/api/passphrase", door.NewPassphrase{Old: "another good passphrase"}), http.StatusUnprocessableEntity)
+	wrong = readProblem(
+		t,
+		coach.ask("PUT", "/api/passphrase", door.NewPassphrase{Old: "another good passphrase"}),
+		http.StatusUnprocessableEntity,
+	)
 	require.Equal(t, "new", wrong.Fields[0].Path, "with other devices one is needed")
 
 	// Leaving ends the session itself, not only the cookie.
@@ -247,7 +280,10 @@ func TestDevicesAreNamedAndTakenOut(t *testing.T) {
 	readProblem(t, coach.ask("DELETE", "/api/devices/"+list.Devices[1].ID, nil), http.StatusNotFound)
 
 	// With a new passphrase all of them can be put out at once.
-	read[door.Status](t, coach.ask("PUT", "/api/passphrase", door.NewPassphrase{Old: secret, New: "another good passphrase", Devices: true}))
+	read[door.Status](
+		t,
+		coach.ask("PUT", "/api/passphrase", door.NewPassphrase{Old: secret, New: "another good passphrase", Devices: true}),
+	)
 	readProblem(t, second.ask("GET", "/api/students", nil), http.StatusUnauthorized)
 	require.Empty(t, read[door.Devices](t, coach.ask("GET", "/api/devices", nil)).Devices)
 }
@@ -266,25 +302,47 @@ func TestACodeForPairingIsGuessedByNobody(t *testing.T) {
 	for _, row := range code.Addresses[0].QR {
 		require.Len(t, row, len(code.Addresses[0].QR))
 	}
-	nameless := readProblem(t, network().ask("POST", "/api/pairing/device", door.PairingAsked{Code: code.Code, Name: " "}), http.StatusUnprocessableEntity)
+	nameless := readProblem(
+		t,
+		network().ask("POST", "/api/pairing/device", door.PairingAsked{Code: code.Code, Name: " "}),
+		http.StatusUnprocessableEntity,
+	)
 	require.Equal(t, "name", nameless.Fields[0].Path)
 	statuses := map[int]int{}
 	for range 40 {
 		statuses[network().ask("POST", "/api/pairing/device", door.PairingAsked{Code: "22222-22222", Name: "x"}).Code]++
 	}
 	require.Equal(t, map[int]int{http.StatusUnprocessableEntity: 10, http.StatusTooManyRequests: 30}, statuses)
-	require.Equal(t, 1, read[door.Devices](t, coach.ask("GET", "/api/devices", nil)).Unheard, "a code that is dead for a phone is told")
-	read[door.Status](t, machine().ask("POST", "/api/entry", door.Entering{Passphrase: secret})) // the coach comes in all the same
+	require.Equal(
+		t,
+		1,
+		read[door.Devices](t, coach.ask("GET", "/api/devices", nil)).Unheard,
+		"a code that is dead for a phone is told",
+	)
+	// the coach comes in all the same
+	read[door.Status](t, machine().ask("POST", "/api/entry", door.Entering{Passphrase: secret}))
 	c.now = c.now.Add(time.Minute)
-	late := readProblem(t, network().ask("POST", "/api/pairing/device", door.PairingAsked{Code: code.Code, Name: "x"}), http.StatusUnprocessableEntity)
+	late := readProblem(
+		t,
+		network().ask("POST", "/api/pairing/device", door.PairingAsked{Code: code.Code, Name: "x"}),
+		http.StatusUnprocessableEntity,
+	)
 	require.Equal(t, "code", late.Fields[0].Path, "after ten wrong ones that address is heard no more")
 
 	code = read[door.PairingCode](t, coach.ask("POST", "/api/pairing", nil))
 	c.now = c.now.Add(access.CodeLasts)
-	readProblem(t, network().ask("POST", "/api/pairing/device", door.PairingAsked{Code: code.Code, Name: "x"}), http.StatusUnprocessableEntity)
+	readProblem(
+		t,
+		network().ask("POST", "/api/pairing/device", door.PairingAsked{Code: code.Code, Name: "x"}),
+		http.StatusUnprocessableEntity,
+	)
 	code = read[door.PairingCode](t, coach.ask("POST", "/api/pairing", nil))
 	coach.ask("DELETE", "/api/pairing", nil)
-	readProblem(t, network().ask("POST", "/api/pairing/device", door.PairingAsked{Code: code.Code, Name: "x"}), http.StatusUnprocessableEntity)
+	readProblem(
+		t,
+		network().ask("POST", "/api/pairing/device", door.PairingAsked{Code: code.Code, Name: "x"}),
+		http.StatusUnprocessableEntity,
+	)
 }
 
 func TestCookiesAreForNobodyElse(t *testing.T) {
@@ -342,7 +400,8 @@ func TestNothingIsToldToStrangers(t *testing.T) {
 	require.Empty(t, page.Header().Get("Server"))
 }
 
-// A device's token is no key to the machine's door, nor the coach's to the network's: one kind of session is never the other, also once it was taken out.
+// A device's token is no key to the machine's door, nor the coach's to the network's: one kind of session is never the
+// other, also once it was taken out.
 func TestATokenOpensItsOwnDoorOnly(t *testing.T) {
 	machine, network, _ := house(t, true)
 	coach, phone := machine(), network()
@@ -364,7 +423,8 @@ func TestATokenOpensItsOwnDoorOnly(t *testing.T) {
 	readProblem(t, thief.ask("GET", "/api/students", nil), http.StatusUnauthorized)
 }
 
-// The clock of the machine is set back by a year: the right passphrase lets in, and keeps in; changing it ends all other sessions.
+// The clock of the machine is set back by a year: the right passphrase lets in, and keeps in; changing it ends all
+// other sessions.
 func TestAClockThatIsSetBackShutsNobodyOut(t *testing.T) {
 	machine, _, c := house(t, true)
 	coach, other := machine(), machine()
@@ -405,7 +465,8 @@ func TestEveryRefusalIsAProblem(t *testing.T) {
 		"not let in":          network().ask("GET", "/api/students", nil),
 		"a page of elsewhere": machine().ask("POST", "/api/entry", door.Entering{}, "Origin", "https://evil.example"),
 		"no such page":        network().ask("GET", "/api/nothing", nil),
-		"a long story":        network().ask("POST", "/api/pairing/device", door.PairingAsked{Code: strings.Repeat("x", 5000)}),
+		"a long story": network().ask("POST", "/api/pairing/device",
+			door.PairingAsked{Code: strings.Repeat("x", 5000)}),
 	} {
 		require.GreaterOrEqual(t, w.Code, 400, name)
 		require.Equal(t, "application/problem+json", w.Header().Get("Content-Type"), name)
@@ -419,7 +480,8 @@ func TestEveryRefusalIsAProblem(t *testing.T) {
 	require.Equal(t, "same-origin", machine().ask("GET", "/api/door", nil).Header().Get("Cross-Origin-Resource-Policy"))
 }
 
-// Another device finds out nothing of the ports of the machine: it joins what is usual, or what was joined at the machine.
+// Another device finds out nothing of the ports of the machine: it joins what is usual, or what was joined at the
+// machine.
 func TestADeviceFindsNoPorts(t *testing.T) {
 	machine, network, _ := house(t, true)
 	coach, phone := machine(), network()
@@ -430,18 +492,31 @@ func TestADeviceFindsNoPorts(t *testing.T) {
 	at := strings.TrimPrefix(open.URL, "http://")
 	told := map[string]bool{}
 	for _, address := range []string{at, "127.0.0.1:1"} {
-		told[readProblem(t, phone.ask("PUT", "/api/equipment/machine", courtside.Joining{Address: address}), http.StatusUnprocessableEntity).Fields[0].Message] = true
-		told[readProblem(t, phone.ask("POST", "/api/calendars", exchange.CalendarAt{Address: "http://" + address}), http.StatusUnprocessableEntity).Fields[0].Message] = true
+		told[readProblem(t, phone.ask("PUT", "/api/equipment/machine", courtside.Joining{Address: address}),
+			http.StatusUnprocessableEntity).Fields[0].Message] = true
+		told[readProblem(t, phone.ask("POST", "/api/calendars", exchange.CalendarAt{Address: "http://" + address}),
+			http.StatusUnprocessableEntity).Fields[0].Message] = true
 	}
 	require.Len(t, told, 2, "open and closed are the same")
-	require.Contains(t, readProblem(t, coach.ask("PUT", "/api/equipment/machine", courtside.Joining{Address: at}), http.StatusUnprocessableEntity).Fields[0].Message, "it says nothing that can be understood")
-	require.Contains(t, readProblem(t, phone.ask("PUT", "/api/equipment/machine", courtside.Joining{Address: at}), http.StatusUnprocessableEntity).Fields[0].Message, "it says nothing that can be understood")
+	require.Contains(
+		t,
+		readProblem(t, coach.ask("PUT", "/api/equipment/machine", courtside.Joining{Address: at}),
+			http.StatusUnprocessableEntity).Fields[0].Message,
+		"it says nothing that can be understood",
+	)
+	require.Contains(
+		t,
+		readProblem(t, phone.ask("PUT", "/api/equipment/machine", courtside.Joining{Address: at}),
+			http.StatusUnprocessableEntity).Fields[0].Message,
+		"it says nothing that can be understood",
+	)
 }
 
 func TestAPageFromElsewhereIsRefused(t *testing.T) {
 	machine, _, _ := house(t, false)
 	coach := machine()
-	for _, header := range [][2]string{{"Sec-Fetch-Site", "cross-site"}, {"Sec-Fetch-Site", "same-site"}, {"Origin", "https://evil.example"}} {
+	for _, header := range [][2]string{{"Sec-Fetch-Site", "cross-site"}, {"Sec-Fetch-Site", "same-site"},
+		{"Origin", "https://evil.example"}} {
 		w := coach.ask("PUT", "/api/passphrase", door.NewPassphrase{New: secret}, header[0], header[1])
 		require.Equal(t, http.StatusForbidden, w.Code, header)
 	}
@@ -453,7 +528,8 @@ func TestTheTestsThatShowItAreThere(t *testing.T) {
 	page, err := os.ReadFile("../docs/security.md")
 	require.NoError(t, err)
 	var tests strings.Builder
-	for _, folder := range []string{".", "../access", "../calendar", "../cmd/hodometer", "../store", "../handover", "../keeping"} {
+	for _, folder := range []string{".", "../access", "../calendar", "../cmd/hodometer", "../store", "../handover",
+		"../keeping"} {
 		files, err := filepath.Glob(filepath.Join(folder, "*_test.go"))
 		require.NoError(t, err)
 		for _, file := range files {

@@ -43,26 +43,55 @@ func TestMovingAPlaceForALeftHander(t *testing.T) {
 	c := newClub(t)
 	ask := func(hand student.Hand) desk.WorkedDrill {
 		return read[desk.WorkedDrill](t, c.ask("POST", "/api/drills/preview", map[string]any{
-			"document": coin(), "people": 1, "hand": hand,
-			"edit": map[string]any{"move": map[string]any{"handle": "places.0.mark", "to": map[string]any{"x": 1.02, "y": -12.5}, "roundX": true, "roundY": true}},
+			"document": coin(),
+			"people":   1,
+			"hand":     hand,
+			"edit": map[string]any{
+				"move": map[string]any{
+					"handle": "places.0.mark",
+					"to":     map[string]any{"x": 1.02, "y": -12.5},
+					"roundX": true,
+					"roundY": true,
+				},
+			},
 		}))
 	}
 	right, left := ask(student.RightHand), ask(student.LeftHand)
 	require.InDelta(t, 1, right.Report.Spots[0].At.X, 1e-9, "rounded to 5 cm")
 	require.InDelta(t, 1, left.Report.Spots[0].At.X, 1e-9, "it stays where it was dropped")
-	require.NotEqual(t, right.Document.Places[0], left.Document.Places[0], "the drill itself is written for a right-hander")
+	require.NotEqual(
+		t,
+		right.Document.Places[0],
+		left.Document.Places[0],
+		"the drill itself is written for a right-hander",
+	)
 	require.Equal(t, left.Document.Places[0].Mark, right.Document.Places[0].Mark.Mirrored())
 }
 
 func TestLengthsAndPlacesTypedInWords(t *testing.T) {
 	c := newClub(t)
 	typed := func(path, text string) *httptest.ResponseRecorder {
-		return c.ask("POST", "/api/drills/preview", map[string]any{"document": coin(), "people": 1, "hand": "right", "edit": map[string]any{"typed": map[string]any{"path": path, "text": text}}})
+		return c.ask(
+			"POST",
+			"/api/drills/preview",
+			map[string]any{
+				"document": coin(),
+				"people":   1,
+				"hand":     "right",
+				"edit":     map[string]any{"typed": map[string]any{"path": path, "text": text}},
+			},
+		)
 	}
 	worked := read[desk.WorkedDrill](t, typed("measures.0.target.mark.measures.0", "4 ft 6 in"))
 	require.InDelta(t, 1.3716, worked.Document.Main().Target.Mark.Measures[0].Distance, 1e-9)
-	require.InDelta(t, 0.9, read[desk.WorkedDrill](t, typed("measures.0.target.radius", "90 cm")).Report.Measures[0].Target.Radius, 1e-9)
-	for path, text := range map[string]string{"measures.0.target.mark.measures.0": "near the line", "measures.0.target.radius": "0", "places.0.mark.measures.0": "40 m"} {
+	require.InDelta(
+		t,
+		0.9,
+		read[desk.WorkedDrill](t, typed("measures.0.target.radius", "90 cm")).Report.Measures[0].Target.Radius,
+		1e-9,
+	)
+	for path, text := range map[string]string{"measures.0.target.mark.measures.0": "near the line",
+		"measures.0.target.radius": "0", "places.0.mark.measures.0": "40 m"} {
 		p := readProblem(t, typed(path, text), http.StatusUnprocessableEntity)
 		require.Contains(t, p.Fields[0].Path, path[:6])
 	}
@@ -71,13 +100,22 @@ func TestLengthsAndPlacesTypedInWords(t *testing.T) {
 	s := read[desk.Settings](t, c.ask("GET", "/api/settings", nil))
 	s.Settings.Within = "diameter"
 	read[desk.Settings](t, c.ask("PUT", "/api/settings", s.Settings, "If-Match", `"0"`))
-	require.InDelta(t, 0.45, read[desk.WorkedDrill](t, typed("measures.0.target.radius", "90 cm")).Report.Measures[0].Target.Radius, 1e-9)
+	require.InDelta(
+		t,
+		0.45,
+		read[desk.WorkedDrill](t, typed("measures.0.target.radius", "90 cm")).Report.Measures[0].Target.Radius,
+		1e-9,
+	)
 }
 
 func TestChangingTheCourtIsShownBeforeItIsDone(t *testing.T) {
 	c := newClub(t)
 	ask := func(court string, plain ...string) *httptest.ResponseRecorder {
-		return c.ask("POST", "/api/drills/transfer", map[string]any{"document": coin(), "court": court, "scales": []string{}, "plain": append([]string{}, plain...)})
+		return c.ask(
+			"POST",
+			"/api/drills/transfer",
+			map[string]any{"document": coin(), "court": court, "scales": []string{}, "plain": append([]string{}, plain...)},
+		)
 	}
 	red := read[desk.Transferred](t, ask("tennis-red"))
 	require.EqualValues(t, "tennis-red", red.Document.Court)
@@ -90,7 +128,11 @@ func TestChangingTheCourtIsShownBeforeItIsDone(t *testing.T) {
 	for _, mark := range squash.Marks {
 		handles = append(handles, mark.Handle)
 	}
-	require.Empty(t, read[desk.Transferred](t, ask("squash", handles...)).Problems, "as plain places all of it can go there")
+	require.Empty(
+		t,
+		read[desk.Transferred](t, ask("squash", handles...)).Problems,
+		"as plain places all of it can go there",
+	)
 	readProblem(t, ask("beach"), http.StatusUnprocessableEntity)
 }
 
@@ -104,7 +146,13 @@ func TestRegionsAreNumberedByTheCoachsSchool(t *testing.T) {
 		return map[string]any{"line": "near-service-line", "distance": depth, "toward": "in"}
 	}
 	own := map[string]any{"name": "mine", "court": "tennis", "depths": []any{
-		map[string]any{"name": "a", "purpose": "", "stop": four(1)}, map[string]any{"name": "b", "purpose": "", "stop": four(2)}, map[string]any{"name": "c", "purpose": "", "stop": four(0)},
+		map[string]any{
+			"name":    "a",
+			"purpose": "",
+			"stop":    four(1),
+		},
+		map[string]any{"name": "b", "purpose": "", "stop": four(2)},
+		map[string]any{"name": "c", "purpose": "", "stop": four(0)},
 	}}
 	settings := with(t, s.Settings, "schemes", []any{own})
 	p := readProblem(t, c.ask("PUT", "/api/settings", settings, "If-Match", `"0"`), http.StatusUnprocessableEntity)
@@ -146,7 +194,11 @@ func TestADrillIsTriedOnSomebodyAndVaried(t *testing.T) {
 	require.Len(t, written.Simulation.Timeline.Interceptions, 6)
 	require.NotEmpty(t, written.Simulation.Tempos)
 	beginner := read[desk.WorkedDrill](t, preview(map[string]any{"level": "beginner"}))
-	require.Greater(t, written.Simulation.Timeline.Interceptions[0].Spare, beginner.Simulation.Timeline.Interceptions[0].Spare)
+	require.Greater(
+		t,
+		written.Simulation.Timeline.Interceptions[0].Spare,
+		beginner.Simulation.Timeline.Interceptions[0].Spare,
+	)
 	ada := read[desk.WorkedDrill](t, preview(map[string]any{"student": c.student(ada())}))
 	require.NotEqual(t, written.Simulation.Player, ada.Simulation.Player)
 	readProblem(t, preview(map[string]any{"student": newID()}), http.StatusNotFound)
@@ -154,13 +206,20 @@ func TestADrillIsTriedOnSomebodyAndVaried(t *testing.T) {
 	quicker := read[desk.WorkedDrill](t, preview(map[string]any{"steps": []map[string]any{{"kind": "quicken", "by": 1}}}))
 	require.Equal(t, []string{"The gap is 1 s shorter: 2.5 s instead of 3.5 s."}, quicker.Sentences)
 	require.InDelta(t, 2.5, quicker.Document.Pattern.Gap, 1e-9)
-	p := readProblem(t, preview(map[string]any{"steps": []map[string]any{{"kind": "drop a task", "task": 9}}}), http.StatusUnprocessableEntity)
+	p := readProblem(
+		t,
+		preview(map[string]any{"steps": []map[string]any{{"kind": "drop a task", "task": 9}}}),
+		http.StatusUnprocessableEntity,
+	)
 	require.Contains(t, p.Fields[0].Message, "there is no task 9")
 
 	// A feed that cannot clear the net is a finding with its field, and the drill can still be kept.
 	flat := with(t, coin(), "pattern.tasks.0.by", "time")
 	flat = with(t, flat, "pattern.tasks.0.value", 0.4)
-	told := read[desk.WorkedDrill](t, c.ask("POST", "/api/drills/preview", map[string]any{"document": flat, "people": 1, "hand": "right"}))
+	told := read[desk.WorkedDrill](
+		t,
+		c.ask("POST", "/api/drills/preview", map[string]any{"document": flat, "people": 1, "hand": "right"}),
+	)
 	require.Equal(t, "pattern.tasks.0", told.Simulation.Problems[0].Path)
 	require.Contains(t, told.Simulation.Problems[0].Message, "it would clip the net by")
 	read[repository.Drill](t, c.ask("PUT", "/api/drills/"+newID(), flat, fresh, "*"))
@@ -184,7 +243,12 @@ func TestWhereADrillIsUsed(t *testing.T) {
 	c.ok("PUT", "/api/lessons/"+id, lessonFor(newID(), studentID), fresh, "*")
 	c.ok("PUT", "/api/lessons/"+newID(), with(t, lessonFor(newID(), studentID), "date", "2026-03-09"), fresh, "*")
 	uses := read[[]desk.Use](t, c.ask("GET", "/api/drills/"+library.All()[0].ID+"/uses", nil))
-	require.Equal(t, []desk.Use{{ID: id, Title: "Tuesday", Date: "2026-03-10", Start: "16:00"}}, uses, "only what is still to come")
+	require.Equal(
+		t,
+		[]desk.Use{{ID: id, Title: "Tuesday", Date: "2026-03-10", Start: "16:00"}},
+		uses,
+		"only what is still to come",
+	)
 	require.Empty(t, read[[]desk.Use](t, c.ask("GET", "/api/drills/"+library.All()[1].ID+"/uses", nil)))
 }
 
@@ -196,5 +260,9 @@ func TestClashesFollowWhatIsTyped(t *testing.T) {
 	require.Empty(t, read[plan.Lesson](t, c.ask("PUT", "/api/lessons/"+id, later, fresh, "*")).Clashes)
 	require.Empty(t, read[[]string](t, c.ask("POST", "/api/lessons/"+id+"/clashes", later)))
 	sooner := with(t, later, "start", "16:15")
-	require.Equal(t, []string{"Overlaps with Tuesday, 16:00 to 16:30; Ada is in both."}, read[[]string](t, c.ask("POST", "/api/lessons/"+id+"/clashes", sooner)))
+	require.Equal(
+		t,
+		[]string{"Overlaps with Tuesday, 16:00 to 16:30; Ada is in both."},
+		read[[]string](t, c.ask("POST", "/api/lessons/"+id+"/clashes", sooner)),
+	)
 }

@@ -23,7 +23,10 @@ import (
 func (c *club) said(after int, kind throwing.EventKind) (found equipment.SaidEvent) {
 	c.t.Helper()
 	for range 40 {
-		list := read[equipment.SaidEvents](c.t, c.ask("GET", fmt.Sprintf("/api/equipment/events?after=%d", after), nil)).Events
+		list := read[equipment.SaidEvents](
+			c.t,
+			c.ask("GET", fmt.Sprintf("/api/equipment/events?after=%d", after), nil),
+		).Events
 		for _, e := range list {
 			after = e.Seq
 			if e.Event.Event == kind {
@@ -37,7 +40,10 @@ func (c *club) said(after int, kind throwing.EventKind) (found equipment.SaidEve
 
 func (c *club) tell(command throwing.Command) equipment.Equipment {
 	c.t.Helper()
-	return read[equipment.Equipment](c.t, c.ask("POST", "/api/equipment/machine/told", courtside.Telling{Command: command}))
+	return read[equipment.Equipment](
+		c.t,
+		c.ask("POST", "/api/equipment/machine/told", courtside.Telling{Command: command}),
+	)
 }
 
 // clockIs sets the clock of a lesson, as a device does.
@@ -78,9 +84,17 @@ func TestAMachineFeedsTheDrillOfABlock(t *testing.T) {
 	require.Equal(t, "block", wrong.Fields[0].Path)
 	held := starting
 	held.On.Running = false
-	require.Contains(t, readProblem(t, c.ask("POST", "/api/equipment/machine/started", held), http.StatusConflict).Detail, "the lesson is held")
+	require.Contains(
+		t,
+		readProblem(t, c.ask("POST", "/api/equipment/machine/started", held), http.StatusConflict).Detail,
+		"the lesson is held",
+	)
 	for _, do := range []throwing.CommandKind{throwing.Start, throwing.One, throwing.Load, throwing.Alive} {
-		readProblem(t, c.ask("POST", "/api/equipment/machine/told", courtside.Telling{Command: throwing.Command{Do: do}}), http.StatusUnprocessableEntity)
+		readProblem(
+			t,
+			c.ask("POST", "/api/equipment/machine/told", courtside.Telling{Command: throwing.Command{Do: do}}),
+			http.StatusUnprocessableEntity,
+		)
 	}
 
 	one := read[equipment.Equipment](t, c.ask("POST", "/api/equipment/machine/started", starting))
@@ -88,11 +102,29 @@ func TestAMachineFeedsTheDrillOfABlock(t *testing.T) {
 	ball := c.said(0, throwing.Thrown)
 	require.Equal(t, equipment.Machine, ball.By)
 	require.Equal(t, 1, ball.Event.N)
-	require.Equal(t, throwing.To{Lesson: id, Block: block, Drill: "The drill", Watcher: "page", Student: student, Party: student, Measure: 1, Turn: 1, Ball: 1}, *ball.To)
+	require.Equal(
+		t,
+		throwing.To{
+			Lesson:  id,
+			Block:   block,
+			Drill:   "The drill",
+			Watcher: "page",
+			Student: student,
+			Party:   student,
+			Measure: 1,
+			Turn:    1,
+			Ball:    1,
+		},
+		*ball.To,
+	)
 	landed := c.said(ball.Seq, throwing.Landed)
 	require.Equal(t, ball.To, landed.To)
 	require.True(t, landed.In)
-	require.Equal(t, throwing.Tally{Block: block, Thrown: 1, Seen: 1}, read[equipment.Equipment](t, c.ask("GET", "/api/equipment", nil)).Tally)
+	require.Equal(
+		t,
+		throwing.Tally{Block: block, Thrown: 1, Seen: 1},
+		read[equipment.Equipment](t, c.ask("GET", "/api/equipment", nil)).Tally,
+	)
 
 	slow := c.tell(throwing.Command{Do: throwing.Gap, Times: 2})
 	require.Eventually(t, func() bool {
@@ -104,8 +136,15 @@ func TestAMachineFeedsTheDrillOfABlock(t *testing.T) {
 	// It is started; held on another device, which the program hears by its acts, it stands.
 	c.clockIs(id, underway.ClockChange{Second: inIt, Running: true, Finished: false})
 	starting.One = false
-	require.Equal(t, "page", read[equipment.Equipment](t, c.ask("POST", "/api/equipment/machine/started", starting)).Machine.Watcher)
-	watched := read[equipment.Equipment](t, c.ask("POST", "/api/equipment/machine/watched", courtside.Watching{Watcher: "page", On: on}))
+	require.Equal(
+		t,
+		"page",
+		read[equipment.Equipment](t, c.ask("POST", "/api/equipment/machine/started", starting)).Machine.Watcher,
+	)
+	watched := read[equipment.Equipment](
+		t,
+		c.ask("POST", "/api/equipment/machine/watched", courtside.Watching{Watcher: "page", On: on}),
+	)
 	require.Equal(t, "page", watched.Machine.Watcher)
 	c.clockIs(id, underway.ClockChange{Second: inIt + 5, Running: false, Finished: false})
 	stands := read[equipment.Equipment](t, c.ask("GET", "/api/equipment", nil)).Machine
@@ -131,24 +170,41 @@ func TestADeviceThatIsLostIsTold(t *testing.T) {
 		if err != nil {
 			return
 		}
-		_, _ = conn.Write([]byte("{\"is\":\"machine\",\"protocol\":2,\"name\":\"Old\"}\n{\"event\":\"state\",\"left\":7}\ngarbage\n"))
+		_, _ = conn.Write(
+			[]byte("{\"is\":\"machine\",\"protocol\":2,\"name\":\"Old\"}\n{\"event\":\"state\",\"left\":7}\ngarbage\n"),
+		)
 		<-gone
 		_, _ = conn.Write([]byte("{\"event\":\"ball\","))
 		_ = conn.Close()
 	}()
-	wrong := readProblem(t, c.ask("PUT", "/api/equipment/machine", courtside.Joining{Address: "192.168.1.9:7501"}), http.StatusUnprocessableEntity)
+	wrong := readProblem(
+		t,
+		c.ask("PUT", "/api/equipment/machine", courtside.Joining{Address: "192.168.1.9:7501"}),
+		http.StatusUnprocessableEntity,
+	)
 	require.Contains(t, wrong.Fields[0].Message, "on this machine only")
-	joined := read[equipment.Equipment](t, c.ask("PUT", "/api/equipment/machine", courtside.Joining{Address: listener.Addr().String()}))
+	joined := read[equipment.Equipment](
+		t,
+		c.ask("PUT", "/api/equipment/machine", courtside.Joining{Address: listener.Addr().String()}),
+	)
 	require.Equal(t, "Old", joined.Machine.Name)
 	require.Equal(t, 7, c.said(0, throwing.Reported).Event.Left)
 	close(gone)
 	require.Eventually(t, func() bool {
 		return read[equipment.Equipment](t, c.ask("GET", "/api/equipment", nil)).Machine.Lost != ""
 	}, 20*time.Second, 5*time.Millisecond)
-	readProblem(t, c.ask("POST", "/api/equipment/machine/told", courtside.Telling{Command: throwing.Command{Do: throwing.State}}), http.StatusConflict)
+	readProblem(
+		t,
+		c.ask("POST", "/api/equipment/machine/told", courtside.Telling{Command: throwing.Command{Do: throwing.State}}),
+		http.StatusConflict,
+	)
 
 	eye := read[equipment.Equipment](t, c.ask("POST", "/api/equipment/eye/simulated", courtside.Simulating{}))
-	wrong = readProblem(t, c.ask("PUT", "/api/equipment/machine", courtside.Joining{Address: eye.Eye.Address}), http.StatusUnprocessableEntity)
+	wrong = readProblem(
+		t,
+		c.ask("PUT", "/api/equipment/machine", courtside.Joining{Address: eye.Eye.Address}),
+		http.StatusUnprocessableEntity,
+	)
 	require.NotEmpty(t, wrong.Fields[0].Message)
 	c.ask("DELETE", "/api/equipment/eye", nil)
 }

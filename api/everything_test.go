@@ -40,13 +40,21 @@ func TestEverythingGoesOutAndComesInOnThePage(t *testing.T) {
 	require.Contains(t, out.Header().Get("Content-Disposition"), "hodometer 2026-03-10.zip")
 	everything := out.Body.String()
 
-	require.Equal(t, safekeeping.Importing, read[safekeeping.Work](t, other.ask("POST", "/api/keeping/import", everything)).What)
+	require.Equal(
+		t,
+		safekeeping.Importing,
+		read[safekeeping.Work](t, other.ask("POST", "/api/keeping/import", everything)).What,
+	)
 	came := other.worked()
 	require.Empty(t, came.Wrong)
 	require.Equal(t, 1, came.CameIn.Students)
 	require.Empty(t, came.CameIn.Kept, "there was nothing to keep")
 	require.True(t, came.CameIn.Created.Equal(c.now))
-	require.Equal(t, c.ask("GET", "/api/students", nil).Body.String(), other.ask("GET", "/api/students", nil).Body.String())
+	require.Equal(
+		t,
+		c.ask("GET", "/api/students", nil).Body.String(),
+		other.ask("GET", "/api/students", nil).Body.String(),
+	)
 
 	// Changed on both: what is here stays, or goes where the coach says so; and is a copy before.
 	students := read[[]desk.Student](t, other.ask("GET", "/api/students", nil))
@@ -87,7 +95,11 @@ func TestEverythingAboutOneStudentGoesOutAndIsErased(t *testing.T) {
 		require.NotContains(t, string(text), "Bo Other", f.Name)
 		names = append(names, f.Name)
 	}
-	require.Equal(t, "README.txt profile.json attendance.csv results.csv counts.csv remarks.csv rungs.csv games.csv", strings.Join(names, " "))
+	require.Equal(
+		t,
+		"README.txt profile.json attendance.csv results.csv counts.csv remarks.csv rungs.csv games.csv",
+		strings.Join(names, " "),
+	)
 	readProblem(t, c.ask("GET", "/api/out/students/"+newID()+"/everything.zip", nil), http.StatusNotFound)
 
 	c.ask("POST", "/api/keeping/copies", nil)

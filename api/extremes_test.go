@@ -78,7 +78,14 @@ func (x *extremes) text(s map[string]any) any {
 	case "date":
 		return x.one("2026-03-10", "2000-01-01", "2099-12-31", "0001-01-01", "9999-12-31", "2024-02-29")
 	case "date-time":
-		return x.one("2026-03-10T16:00:00Z", "9999-12-31T23:00:00-23:59", "0001-01-01T00:00:00+23:59", "2026-03-10T16:00:00.999999999Z", "1970-01-01T00:00:00Z", "0000-01-01T00:00:00Z")
+		return x.one(
+			"2026-03-10T16:00:00Z",
+			"9999-12-31T23:00:00-23:59",
+			"0001-01-01T00:00:00+23:59",
+			"2026-03-10T16:00:00.999999999Z",
+			"1970-01-01T00:00:00Z",
+			"0000-01-01T00:00:00Z",
+		)
 	}
 	if s["pattern"] != nil {
 		return x.one("00:00", "23:59", "16:00")
@@ -87,7 +94,20 @@ func (x *extremes) text(s map[string]any) any {
 	if n, ok := s["maxLength"].(float64); ok {
 		most = min(int(n), 300)
 	}
-	texts := []any{"", "x", " ", "0", "Ada", strings.Repeat("w", most), strings.Repeat("é", most), "a\u0000b", "\u202e..%00/\\", "1e309", "🎾", x.one(toAny(x.ids)...)}
+	texts := []any{
+		"",
+		"x",
+		" ",
+		"0",
+		"Ada",
+		strings.Repeat("w", most),
+		strings.Repeat("é", most),
+		"a\u0000b",
+		"\u202e..%00/\\",
+		"1e309",
+		"🎾",
+		x.one(toAny(x.ids)...),
+	}
 	return x.one(texts...)
 }
 
@@ -237,8 +257,15 @@ func newExtremeClub(t testing.TB, seed uint64) *extremeClub {
 	t.Cleanup(func() { _ = s.Close() })
 	c := &club{t: t, store: s, now: now}
 	doors, err := api.New(api.Options{
-		Store: s, Now: func() time.Time { return c.now }, Log: slog.New(slog.NewTextHandler(&c.log, nil)),
-		Keeper: &keeping.Keeper{Data: path, Store: s, Now: func() time.Time { return c.now }, Log: slog.New(slog.NewTextHandler(io.Discard, nil))},
+		Store: s,
+		Now:   func() time.Time { return c.now },
+		Log:   slog.New(slog.NewTextHandler(&c.log, nil)),
+		Keeper: &keeping.Keeper{
+			Data:  path,
+			Store: s,
+			Now:   func() time.Time { return c.now },
+			Log:   slog.New(slog.NewTextHandler(io.Discard, nil)),
+		},
 	})
 	require.NoError(t, err)
 	t.Cleanup(doors.Closing)
@@ -255,14 +282,26 @@ func newExtremeClub(t testing.TB, seed uint64) *extremeClub {
 		Components struct{ Schemas map[string]any }
 	}
 	require.NoError(t, json.Unmarshal(text, &described))
-	x := &extremeClub{club: c, extremes: extremes{chance: rand.New(rand.NewPCG(seed, 7)), schemas: described.Components.Schemas, bases: map[string][]any{}, beyond: true}, faults: map[string]string{}} //nolint:gosec // a test
+	x := &extremeClub{
+		club: c,
+		extremes: extremes{
+			chance:  rand.New(rand.NewPCG(seed, 7)),
+			schemas: described.Components.Schemas,
+			bases:   map[string][]any{},
+			beyond:  true,
+		},
+		faults: map[string]string{},
+	} //nolint:gosec // a test
 	for path, methods := range described.Paths {
 		for method, o := range methods {
 			switch {
 			case method == "get" && !strings.Contains(path, "events"):
 				x.gets = append(x.gets, path)
 			case o.RequestBody.Content["application/json"].Schema != nil && !leftOut(path):
-				x.operations = append(x.operations, operation{strings.ToUpper(method), path, o.RequestBody.Content["application/json"].Schema})
+				x.operations = append(
+					x.operations,
+					operation{strings.ToUpper(method), path, o.RequestBody.Content["application/json"].Schema},
+				)
 			}
 		}
 	}
@@ -274,7 +313,17 @@ func newExtremeClub(t testing.TB, seed uint64) *extremeClub {
 
 // leftOut are those that would shut the door, leave the file, or reach out.
 func leftOut(path string) bool {
-	return slices.Contains([]string{"/api/passphrase", "/api/keeping/folder", "/api/keeping/restore", "/api/equipment/{kind}", "/api/equipment/{kind}/simulated", "/api/calendars"}, path)
+	return slices.Contains(
+		[]string{
+			"/api/passphrase",
+			"/api/keeping/folder",
+			"/api/keeping/restore",
+			"/api/equipment/{kind}",
+			"/api/equipment/{kind}/simulated",
+			"/api/calendars",
+		},
+		path,
+	)
 }
 
 // gather takes sound documents from what is there.
@@ -340,7 +389,8 @@ func (x *extremeClub) do(method, path string, body any, headers ...string) *http
 	return x.send(method, path, string(text), headers...)
 }
 
-// at fills the parameters of a path: with what is there, with something new, and now and then with what is no identifier.
+// at fills the parameters of a path: with what is there, with something new, and now and then with what is no
+// identifier.
 func (x *extremeClub) at(path string) string {
 	for strings.Contains(path, "{") {
 		from, to := strings.Index(path, "{"), strings.Index(path, "}")
@@ -379,7 +429,9 @@ func (x *extremeClub) everything(after string) {
 			ids = x.ids[max(0, len(x.ids)-12):]
 		}
 		for _, id := range ids {
-			at := strings.NewReplacer("{id}", id, "{kind}", "machine", "{student}", newID(), "{name}", "drill.json", "{file}", "x").Replace(path)
+			at := strings.NewReplacer("{id}", id, "{kind}", "machine", "{student}", newID(), "{name}", "drill.json", "{file}",
+				"x").
+				Replace(path)
 			w := x.do("GET", at, nil)
 			if w.Code >= 500 && (w.Code != 503 || !strings.Contains(path, "{")) {
 				x.fault("GET "+path, fmt.Sprintf("%s after %s: %d\n%s", at, after, w.Code, x.lastLogged()))
@@ -388,8 +440,8 @@ func (x *extremeClub) everything(after string) {
 	}
 }
 
-// Every body of the OpenAPI document, with its values at their edges and beyond, is taken or refused, and afterwards everything that can be read answers:
-// a sample in make test, more in make test-long.
+// Every body of the OpenAPI document, with its values at their edges and beyond, is taken or refused, and afterwards
+// everything that can be read answers: a sample in make test, more in make test-long.
 func TestBodiesAtTheirExtremes(t *testing.T) {
 	each, rounds := 3, 1
 	if os.Getenv("HODOMETER_LONG") != "" {

@@ -14,7 +14,8 @@ import (
 	"hodometer/core/live/underway"
 )
 
-// A fault that is seen is one tap: undone like any other, no ball, told afterwards, and over the lessons on the student's page.
+// A fault that is seen is one tap: undone like any other, no ball, told afterwards, and over the lessons on the
+// student's page.
 func TestFaultsThatAreSeen(t *testing.T) {
 	c := newClub(t)
 	p := ada()
@@ -39,12 +40,21 @@ func TestFaultsThatAreSeen(t *testing.T) {
 		c.tap(id, taps)
 		c.tap(id, taps)
 		after := read[courtside.Afterwards](t, c.ask("GET", "/api/lessons/"+id+"/afterwards", nil))
-		require.Equal(t, []tally.Seen{{Fault: "late split step", Times: times}}, after.Students[0].Faults, "sent twice and seen once")
+		require.Equal(
+			t,
+			[]tally.Seen{{Fault: "late split step", Times: times}},
+			after.Students[0].Faults,
+			"sent twice and seen once",
+		)
 		require.Equal(t, balls, after.Students[0].Balls, "a fault is no ball")
 		return read[underway.Courtside](t, c.ask("GET", "/api/lessons/"+id+"/courtside", nil))
 	}
 	first := seen(3, 8, 40)
-	require.Equal(t, []tally.Seen{{Fault: "late split step", Times: 8}, {Fault: "drops the racket head"}}, first.Counters[0].Faults)
+	require.Equal(
+		t,
+		[]tally.Seen{{Fault: "late split step", Times: 8}, {Fault: "drops the racket head"}},
+		first.Counters[0].Faults,
+	)
 	require.Equal(t, 1, first.Counters[0].Count.Taps)
 	seen(10, 2, 40)
 	progress := read[repository.Progress](t, c.ask("GET", "/api/students/"+student+"/progress", nil))
@@ -54,7 +64,12 @@ func TestFaultsThatAreSeen(t *testing.T) {
 
 	block, id := newID(), newID()
 	read[plan.Lesson](t, c.ask("PUT", "/api/lessons/"+id, lessonFor(block, student), fresh, "*"))
-	for _, entry := range []map[string]any{{"seq": 0, "at": c.now, "kind": "fault"}, {"seq": 0, "at": c.now, "kind": "made", "fault": "x"}} {
-		require.Equal(t, "tap.entry.fault", c.refused(id, map[string]any{"run": newID(), "block": block, "student": student, "entries": []any{entry}}))
+	for _, entry := range []map[string]any{{"seq": 0, "at": c.now, "kind": "fault"},
+		{"seq": 0, "at": c.now, "kind": "made", "fault": "x"}} {
+		require.Equal(
+			t,
+			"tap.entry.fault",
+			c.refused(id, map[string]any{"run": newID(), "block": block, "student": student, "entries": []any{entry}}),
+		)
 	}
 }

@@ -37,8 +37,8 @@ func players(c *club, n int) (ids []string, profiles []student.Profile) {
 }
 
 // Every figure that stands in more than one place is the same in all of them: all drills of the library in lessons of
-// 1, 2, 3, 6 and 8 players, in the plan, on the drill page tried on the first and the last of them, courtside, afterwards
-// and on the run sheet.
+// 1, 2, 3, 6 and 8 players, in the plan, on the drill page tried on the first and the last of them, courtside,
+// afterwards and on the run sheet.
 func TestEveryFigureIsTheSameWhereverItStands(t *testing.T) {
 	const inOne = 11 // drills in one lesson
 	for _, people := range []int{1, 2, 3, 6, 8} {
@@ -54,7 +54,15 @@ func TestEveryFigureIsTheSameWhereverItStands(t *testing.T) {
 			}
 			id := newID()
 			body := map[string]any{
-				"version": 4, "space": map[string]any{}, "title": "All", "date": "2026-03-10", "start": "16:00", "minutes": 600, "students": ids, "note": "", "blocks": blocks,
+				"version":  4,
+				"space":    map[string]any{},
+				"title":    "All",
+				"date":     "2026-03-10",
+				"start":    "16:00",
+				"minutes":  600,
+				"students": ids,
+				"note":     "",
+				"blocks":   blocks,
 			}
 			planned := read[plan.Lesson](t, c.ask("PUT", "/api/lessons/"+id, body, fresh, "*"))
 			run := read[underway.Courtside](t, c.ask("GET", "/api/lessons/"+id+"/courtside", nil))
@@ -76,7 +84,12 @@ func TestEveryFigureIsTheSameWhereverItStands(t *testing.T) {
 					on := worked.Report.Load
 					require.Equal(t, []int{load.Each, load.Overheads, load.Serves}, []int{on.Each, on.Overheads, on.Serves}, name)
 					if on.Lines == load.Lines {
-						require.Equal(t, []float64{float64(load.Balls), float64(load.Baskets), load.Feeding, load.PickUp}, []float64{float64(on.Balls), float64(on.Baskets), on.Feeding, on.PickUp}, name)
+						require.Equal(
+							t,
+							[]float64{float64(load.Balls), float64(load.Baskets), load.Feeding, load.PickUp},
+							[]float64{float64(on.Balls), float64(on.Baskets), on.Feeding, on.PickUp},
+							name,
+						)
 					}
 					for k, m := range written.Measures {
 						p := expected(t, planned.Plan.Prospects[i], ids[who], m.Number)
@@ -96,7 +109,12 @@ func TestEveryFigureIsTheSameWhereverItStands(t *testing.T) {
 						})
 						require.GreaterOrEqual(t, at, 0, name)
 						counter := run.Counters[at]
-						require.Equal(t, []string{p.Goal, p.Called, string(p.Unit)}, []string{counter.Goal, counter.Called, string(counter.Unit)}, name)
+						require.Equal(
+							t,
+							[]string{p.Goal, p.Called, string(p.Unit)},
+							[]string{counter.Goal, counter.Called, string(counter.Unit)},
+							name,
+						)
 						if written.Pattern.Rally == nil && !written.Order.Follow() {
 							require.InDelta(t, counter.Turn*load.Turns, p.Attempts, float64(load.Turns)/2, name)
 						}
@@ -116,7 +134,10 @@ func TestEveryFigureIsTheSameWhereverItStands(t *testing.T) {
 
 // expected is what is expected of a student at a measure.
 func expected(t *testing.T, b prospect.Block, student string, measure int) prospect.Prospect {
-	i := slices.IndexFunc(b.Students, func(p prospect.Prospect) bool { return p.Student == student && p.Measure == measure })
+	i := slices.IndexFunc(
+		b.Students,
+		func(p prospect.Prospect) bool { return p.Student == student && p.Measure == measure },
+	)
 	require.GreaterOrEqual(t, i, 0)
 	return b.Students[i]
 }

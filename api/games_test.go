@@ -62,7 +62,11 @@ func TestGamesAreKept(t *testing.T) {
 	readProblem(t, c.ask("PUT", "/api/games/"+ready.ID, own.Document, "If-Match", `"1"`), http.StatusForbidden)
 
 	own.Document.Rules.End = game.End{}
-	problem := readProblem(t, c.ask("PUT", "/api/games/"+id, own.Document, "If-Match", `"2"`), http.StatusUnprocessableEntity)
+	problem := readProblem(
+		t,
+		c.ask("PUT", "/api/games/"+id, own.Document, "If-Match", `"2"`),
+		http.StatusUnprocessableEntity,
+	)
 	require.Equal(t, "rules.end", problem.Fields[0].Path)
 	require.Contains(t, problem.Fields[0].Message, "never ends")
 
@@ -112,10 +116,27 @@ func TestAGameIsBegunWithoutTheNetwork(t *testing.T) {
 	two.Name = "Ben"
 	a, b := c.student(one), c.student(two)
 	ready := readyGame(t, "Ten for Five")
-	match := game.Match{FormatVersion: 1, Game: ready.ID, Title: ready.Document.Name, Sport: "tennis", Date: "2026-03-10", Players: []string{a, b}, Rules: &ready.Document.Rules}
+	match := game.Match{
+		FormatVersion: 1,
+		Game:          ready.ID,
+		Title:         ready.Document.Name,
+		Sport:         "tennis",
+		Date:          "2026-03-10",
+		Players:       []string{a, b},
+		Rules:         &ready.Document.Rules,
+	}
 	var events []game.Event
 	for rally := 1; rally <= 3; rally++ {
-		events = append(events, game.Event{ID: newID(), At: c.now.Add(time.Duration(rally) * time.Second), Kind: game.Won, Rally: rally, Side: game.Far})
+		events = append(
+			events,
+			game.Event{
+				ID:    newID(),
+				At:    c.now.Add(time.Duration(rally) * time.Second),
+				Kind:  game.Won,
+				Rally: rally,
+				Side:  game.Far,
+			},
+		)
 	}
 	at := "/api/played/" + newID()
 	readProblem(t, c.ask("POST", at+"/events", courtside.GameEvents{Events: events}), http.StatusNotFound)
@@ -140,7 +161,11 @@ func TestAGameIsBegunWithoutTheNetwork(t *testing.T) {
 	require.Equal(t, before.State.Points, kit.View().State.Points)
 
 	match.Players = []string{a}
-	wrong := readProblem(t, c.ask("POST", "/api/played/"+newID()+"/events", courtside.GameEvents{Begin: &match, Events: []game.Event{}}), http.StatusUnprocessableEntity)
+	wrong := readProblem(
+		t,
+		c.ask("POST", "/api/played/"+newID()+"/events", courtside.GameEvents{Begin: &match, Events: []game.Event{}}),
+		http.StatusUnprocessableEntity,
+	)
 	require.Equal(t, "begin.players", wrong.Fields[0].Path)
 }
 
@@ -151,14 +176,28 @@ func TestAGameIsPlayedFromTwoDevices(t *testing.T) {
 	a, b := c.student(one), c.student(two)
 	ready := readyGame(t, "Ten for Five")
 	id := newID()
-	match := game.Match{FormatVersion: 1, Game: ready.ID, Title: ready.Document.Name, Sport: "tennis", Date: "2026-03-10", Players: []string{a, b}, Rules: &ready.Document.Rules}
+	match := game.Match{
+		FormatVersion: 1,
+		Game:          ready.ID,
+		Title:         ready.Document.Name,
+		Sport:         "tennis",
+		Date:          "2026-03-10",
+		Players:       []string{a, b},
+		Rules:         &ready.Document.Rules,
+	}
 	began := read[scoreboard.Played](t, c.ask("PUT", "/api/played/"+id, match, "If-None-Match", "*"))
 	require.Equal(t, "Ben", began.Names[b])
 	require.Contains(t, began.Next, "serves")
 	n := 0
 	tap := func(device string, rally int, side game.Side) map[string]any {
 		n++
-		return map[string]any{"id": fmt.Sprintf("%s%03d", device, n), "at": c.now.Add(time.Duration(n) * time.Second), "kind": "won", "rally": rally, "side": side}
+		return map[string]any{
+			"id":    fmt.Sprintf("%s%03d", device, n),
+			"at":    c.now.Add(time.Duration(n) * time.Second),
+			"kind":  "won",
+			"rally": rally,
+			"side":  side,
+		}
 	}
 	send := func(events ...map[string]any) map[string]any { return map[string]any{"events": events} }
 	first := tap("phone", 1, game.Near)
@@ -174,7 +213,12 @@ func TestAGameIsPlayedFromTwoDevices(t *testing.T) {
 	require.Equal(t, [2]int{1, 1}, scored.State.Points, "what comes after it counts")
 	undo := map[string]any{"id": "undo", "at": c.now.Add(time.Minute), "kind": "undo", "rally": 3}
 	require.Empty(t, read[scoreboard.Scored](t, c.ask("POST", "/api/played/"+id+"/events", send(undo))).LeftOut)
-	require.Len(t, read[scoreboard.Played](t, c.ask("GET", "/api/played/"+id, nil)).Document.Events, 3, "what was left out is not recorded")
+	require.Len(
+		t,
+		read[scoreboard.Played](t, c.ask("GET", "/api/played/"+id, nil)).Document.Events,
+		3,
+		"what was left out is not recorded",
+	)
 
 	for rally := 2; rally <= 10; rally++ {
 		read[scoreboard.Played](t, c.ask("POST", "/api/played/"+id+"/events", send(tap("tablet", rally, game.Near))))
@@ -183,7 +227,11 @@ func TestAGameIsPlayedFromTwoDevices(t *testing.T) {
 	require.True(t, over.State.Over)
 	require.Equal(t, "Over: Ada won.", over.Next)
 	require.Equal(t, []game.Round{{Near: []string{a}, Far: []string{b}, NearPoints: 10}}, over.Rounds)
-	require.Len(t, read[scoreboard.Scored](t, c.ask("POST", "/api/played/"+id+"/events", send(tap("tablet", 11, game.Near)))).LeftOut, 1)
+	require.Len(
+		t,
+		read[scoreboard.Scored](t, c.ask("POST", "/api/played/"+id+"/events", send(tap("tablet", 11, game.Near)))).LeftOut,
+		1,
+	)
 
 	// It is a result between two sides, and nobody's balls.
 	page := read[courtside.PlayedPage](t, c.ask("GET", "/api/played?student="+b, nil))
@@ -222,7 +270,14 @@ func TestARoundRobinIsEntered(t *testing.T) {
 		players = append(players, c.student(p))
 	}
 	id := newID()
-	robin := game.Match{FormatVersion: 1, Title: "Club evening", Sport: "squash", Date: "2026-03-10", Players: players, Robin: &game.Robin{Courts: 2, Minutes: 12}}
+	robin := game.Match{
+		FormatVersion: 1,
+		Title:         "Club evening",
+		Sport:         "squash",
+		Date:          "2026-03-10",
+		Players:       players,
+		Robin:         &game.Robin{Courts: 2, Minutes: 12},
+	}
 	p := read[scoreboard.Played](t, c.ask("PUT", "/api/played/"+id, robin, "If-None-Match", "*"))
 	require.Len(t, p.Fixtures, 21)
 	require.Len(t, p.Table, 7)
@@ -259,7 +314,15 @@ func TestAVersionOfAGameInALesson(t *testing.T) {
 	require.GreaterOrEqual(t, at, 0)
 	block := *offers[at].Block
 	require.Equal(t, "orange court", block.Version)
-	d := lesson.Document{FormatVersion: 4, Title: "Points", Date: "2026-03-10", Start: "16:00", Minutes: 60, Students: students, Blocks: []lesson.Block{block}}
+	d := lesson.Document{
+		FormatVersion: 4,
+		Title:         "Points",
+		Date:          "2026-03-10",
+		Start:         "16:00",
+		Minutes:       60,
+		Students:      students,
+		Blocks:        []lesson.Block{block},
+	}
 	preview := func() plan.Plan { return read[plan.Plan](t, c.ask("POST", "/api/lessons/preview", d)) }
 	small := preview().Blocks[0]
 	require.Equal(t, "orange court", small.Version)
@@ -267,7 +330,10 @@ func TestAVersionOfAGameInALesson(t *testing.T) {
 	require.Equal(t, []string{coach.AsWritten, "deuce side", "ad side", "orange court"}, small.Versions)
 	require.Contains(t, small.Game.Rules, "To 7.")
 
-	edit := map[string]any{"document": d, "edit": map[string]any{"kind": "version", "block": block.ID, "text": coach.AsWritten}}
+	edit := map[string]any{
+		"document": d,
+		"edit":     map[string]any{"kind": "version", "block": block.ID, "text": coach.AsWritten},
+	}
 	edited := read[desk.EditedLesson](t, c.ask("POST", "/api/lessons/edit", edit))
 	written := edited.Plan.Blocks[0]
 	require.Empty(t, written.Version)
@@ -288,7 +354,8 @@ func TestAVersionOfAGameInALesson(t *testing.T) {
 	}))
 }
 
-// A game is put into a lesson from the one field, stands on its road with how long it takes, on its sheet with its rules and on paper.
+// A game is put into a lesson from the one field, stands on its road with how long it takes, on its sheet with its
+// rules and on paper.
 func TestAGameInALesson(t *testing.T) {
 	c := newClub(t)
 	one, two := ada(), ada()
@@ -311,7 +378,15 @@ func TestAGameInALesson(t *testing.T) {
 	}
 	id := newID()
 	lesson := map[string]any{
-		"version": 4, "space": map[string]any{}, "title": "Points", "date": "2026-03-10", "start": "16:00", "minutes": 60, "students": students, "note": "", "blocks": []any{block},
+		"version":  4,
+		"space":    map[string]any{},
+		"title":    "Points",
+		"date":     "2026-03-10",
+		"start":    "16:00",
+		"minutes":  60,
+		"students": students,
+		"note":     "",
+		"blocks":   []any{block},
 	}
 	planned := read[plan.Lesson](t, c.ask("PUT", "/api/lessons/"+id, lesson, "If-None-Match", "*"))
 	on := planned.Plan.Blocks[0]
@@ -345,7 +420,13 @@ func TestAGameInALesson(t *testing.T) {
 	require.Contains(t, findings, "four times of five")
 	block["game"] = newID()
 	planned = read[plan.Lesson](t, c.ask("PUT", "/api/lessons/"+id, lesson, "If-Match", `"2"`))
-	require.True(t, slices.ContainsFunc(planned.Plan.Findings, func(f finding.Finding) bool { return strings.Contains(f.Reason, "no longer there") }))
+	require.True(
+		t,
+		slices.ContainsFunc(
+			planned.Plan.Findings,
+			func(f finding.Finding) bool { return strings.Contains(f.Reason, "no longer there") },
+		),
+	)
 	block["kind"] = "break"
 	readProblem(t, c.ask("PUT", "/api/lessons/"+id, lesson, "If-Match", `"3"`), http.StatusUnprocessableEntity)
 }

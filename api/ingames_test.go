@@ -28,18 +28,39 @@ func TestAStrokeInGamesStandsBesideDrills(t *testing.T) {
 	stroke := before.Drills[0].Stroke
 
 	rules := readyGame(t, "Ten for Five").Document.Rules
-	rules.Measures = []game.Measure{{ID: "own", Name: "the stroke of the day", Stroke: stroke}, {ID: "lob", Name: "lob", Stroke: sports.Lob}}
+	rules.Measures = []game.Measure{
+		{ID: "own", Name: "the stroke of the day", Stroke: stroke},
+		{ID: "lob", Name: "lob", Stroke: sports.Lob},
+	}
 	var events []game.Event
 	tap := func(measure string, side game.Side, right bool) {
 		n := len(events)
-		events = append(events, game.Event{ID: newID(), At: c.now.Add(time.Duration(n) * time.Second), Kind: game.Counted, Rally: 1, Side: side, Measure: measure, Right: right})
+		events = append(
+			events,
+			game.Event{
+				ID:      newID(),
+				At:      c.now.Add(time.Duration(n) * time.Second),
+				Kind:    game.Counted,
+				Rally:   1,
+				Side:    side,
+				Measure: measure,
+				Right:   right,
+			},
+		)
 	}
 	for i := range 6 {
 		tap("own", game.Near, i < 2) // Ada: 2 of 6
 	}
 	tap("own", game.Far, true)
 	tap("lob", game.Near, false)
-	match := game.Match{FormatVersion: 1, Title: "Counted", Sport: "tennis", Date: "2026-03-10", Players: []string{a, b}, Rules: &rules}
+	match := game.Match{
+		FormatVersion: 1,
+		Title:         "Counted",
+		Sport:         "tennis",
+		Date:          "2026-03-10",
+		Players:       []string{a, b},
+		Rules:         &rules,
+	}
 	id := newID()
 	read[scoreboard.Played](t, c.ask("PUT", "/api/played/"+id, match, fresh, "*"))
 	played := read[scoreboard.Played](t, c.ask("POST", "/api/played/"+id+"/events", map[string]any{"events": events}))

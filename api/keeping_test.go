@@ -32,7 +32,10 @@ func TestSafeCopiesAreMadeToldAndRestored(t *testing.T) {
 	require.NotEqual(t, before, c.ask("GET", "/api/students", nil).Body.String())
 
 	c.now = c.now.Add(time.Hour)
-	done := read[safekeeping.RestoredCopy](t, c.ask("POST", "/api/keeping/restore", safekeeping.NamedCopy{Name: made.Copies[0].Name}))
+	done := read[safekeeping.RestoredCopy](
+		t,
+		c.ask("POST", "/api/keeping/restore", safekeeping.NamedCopy{Name: made.Copies[0].Name}),
+	)
 	require.Equal(t, 1, done.Students)
 	require.Equal(t, before, c.ask("GET", "/api/students", nil).Body.String())
 	list := kept().Copies
@@ -40,11 +43,19 @@ func TestSafeCopiesAreMadeToldAndRestored(t *testing.T) {
 	require.Equal(t, filepath.Join(kept().Folder, list[0].Name), done.Kept)
 
 	require.NoError(t, os.WriteFile(filepath.Join(kept().Folder, made.Copies[0].Name), []byte("spoiled"), 0o600))
-	readProblem(t, c.ask("POST", "/api/keeping/restore", safekeeping.NamedCopy{Name: made.Copies[0].Name}), http.StatusConflict)
+	readProblem(
+		t,
+		c.ask("POST", "/api/keeping/restore", safekeeping.NamedCopy{Name: made.Copies[0].Name}),
+		http.StatusConflict,
+	)
 	readProblem(t, c.ask("POST", "/api/keeping/restore", safekeeping.NamedCopy{Name: "../club.db"}), http.StatusNotFound)
 	require.Equal(t, before, c.ask("GET", "/api/students", nil).Body.String())
 
-	wrong := readProblem(t, c.ask("PUT", "/api/keeping/folder", safekeeping.Folder{Folder: "stick"}), http.StatusUnprocessableEntity)
+	wrong := readProblem(
+		t,
+		c.ask("PUT", "/api/keeping/folder", safekeeping.Folder{Folder: "stick"}),
+		http.StatusUnprocessableEntity,
+	)
 	require.Equal(t, "folder", wrong.Fields[0].Path)
 	stick := t.TempDir()
 	chosen := read[safekeeping.SafeCopies](t, c.ask("PUT", "/api/keeping/folder", safekeeping.Folder{Folder: stick}))
@@ -53,7 +64,8 @@ func TestSafeCopiesAreMadeToldAndRestored(t *testing.T) {
 	require.Len(t, read[safekeeping.SafeCopies](t, c.ask("POST", "/api/keeping/copies", nil)).Copies, 1)
 }
 
-// The safe copies that hold somebody are listed, and whoever is erased is erased of them, or they are deleted: as the coach says.
+// The safe copies that hold somebody are listed, and whoever is erased is erased of them, or they are deleted: as the
+// coach says.
 func TestWhoIsErasedIsErasedOfTheCopies(t *testing.T) {
 	for _, then := range []struct {
 		copies string

@@ -78,8 +78,14 @@ func TestACollectionIsTheCoachsOwn(t *testing.T) {
 	c := newClub(t)
 	settings := read[desk.Settings](t, c.ask("GET", "/api/settings", nil))
 	all := library.All()
-	settings.Settings.Collections = append(settings.Settings.Collections, coach.Collection{Name: "Rainy days", Drills: []string{all[2].ID, all[5].ID}})
-	read[desk.Settings](t, c.ask("PUT", "/api/settings", settings.Settings, "If-Match", fmt.Sprintf("%q", fmt.Sprint(settings.Revision))))
+	settings.Settings.Collections = append(
+		settings.Settings.Collections,
+		coach.Collection{Name: "Rainy days", Drills: []string{all[2].ID, all[5].ID}},
+	)
+	read[desk.Settings](
+		t,
+		c.ask("PUT", "/api/settings", settings.Settings, "If-Match", fmt.Sprintf("%q", fmt.Sprint(settings.Revision))),
+	)
 	require.Equal(t, 2, c.find(url.Values{"collection": {"Rainy days"}}).Total)
 	p := readProblem(t, c.ask("GET", "/api/drills?collection=Sunny", nil), http.StatusUnprocessableEntity)
 	require.Contains(t, p.Fields[0].Message, "no such collection")

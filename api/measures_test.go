@@ -21,8 +21,26 @@ func lessonWith(t testing.TB, c *club, name string, students ...string) (id, blo
 	require.GreaterOrEqual(t, i, 0)
 	id, block = newID(), newID()
 	body := map[string]any{
-		"version": 4, "space": map[string]any{}, "title": "One", "date": "2026-03-10", "start": "16:00", "minutes": 60, "students": students, "note": "",
-		"blocks": []any{map[string]any{"id": block, "kind": "drill", "title": name, "drill": library.All()[i].ID, "minutes": 30, "effort": 5, "calls": []any{}, "turns": 8}},
+		"version":  4,
+		"space":    map[string]any{},
+		"title":    "One",
+		"date":     "2026-03-10",
+		"start":    "16:00",
+		"minutes":  60,
+		"students": students,
+		"note":     "",
+		"blocks": []any{
+			map[string]any{
+				"id":      block,
+				"kind":    "drill",
+				"title":   name,
+				"drill":   library.All()[i].ID,
+				"minutes": 30,
+				"effort":  5,
+				"calls":   []any{},
+				"turns":   8,
+			},
+		},
 	}
 	return id, block, read[plan.Lesson](t, c.ask("PUT", "/api/lessons/"+id, body, fresh, "*"))
 }
@@ -30,11 +48,14 @@ func lessonWith(t testing.TB, c *club, name string, students ...string) (id, blo
 // count counts made and missed balls of a student at a measure.
 func (c *club) count(lesson, block, student string, measure, made, missed int) []underway.Counter {
 	entries := []any{map[string]any{"seq": 0, "at": c.now, "kind": "turn", "made": made, "of": made + missed}}
-	return c.tap(lesson, map[string]any{"run": newID(), "block": block, "student": student, "measure": measure, "entries": entries})
+	return c.tap(
+		lesson,
+		map[string]any{"run": newID(), "block": block, "student": student, "measure": measure, "entries": entries},
+	)
 }
 
-// What is counted at one measure is evidence for its own stroke and for nothing else: the backhand work of a drill raises the
-// backhand, and the forehand of the same drill is thought of as before.
+// What is counted at one measure is evidence for its own stroke and for nothing else: the backhand work of a drill
+// raises the backhand, and the forehand of the same drill is thought of as before.
 func TestEvidenceReachesTheRightRoad(t *testing.T) {
 	c := newClub(t)
 	p := ada()
@@ -65,7 +86,12 @@ func TestEvidenceReachesTheRightRoad(t *testing.T) {
 		}
 		require.Greater(t, rate(after, m), rate(before, m), "measure %d", m)
 	}
-	require.Greater(t, rate(after, 3)-rate(before, 3), rate(after, 4)-rate(before, 4), "its own counts weigh more than those of another backhand")
+	require.Greater(
+		t,
+		rate(after, 3)-rate(before, 3),
+		rate(after, 4)-rate(before, 4),
+		"its own counts weigh more than those of another backhand",
+	)
 
 	// The first four directions' tens are met one after the other, then the rows begin with the first.
 	for _, m := range []int{1, 2, 4} {
@@ -75,7 +101,20 @@ func TestEvidenceReachesTheRightRoad(t *testing.T) {
 	require.True(t, on(1).On)
 	require.Equal(t, "goal 2 of 2: 0 in a row", on(1).Standing.Sentence)
 
-	require.Equal(t, "tap.measure", c.refused(id, map[string]any{"run": newID(), "block": block, "student": student, "measure": 7, "entries": []any{map[string]any{"seq": 0, "at": c.now, "kind": "made"}}}))
+	require.Equal(
+		t,
+		"tap.measure",
+		c.refused(
+			id,
+			map[string]any{
+				"run":     newID(),
+				"block":   block,
+				"student": student,
+				"measure": 7,
+				"entries": []any{map[string]any{"seq": 0, "at": c.now, "kind": "made"}},
+			},
+		),
+	)
 }
 
 // Who left a block since is counted all the same: nothing that was counted is lost.

@@ -34,23 +34,46 @@ func TestAGoalIsReckoned(t *testing.T) {
 		"goal.kind":  {"goal.kind", "golf"},
 		"clock":      {"clock.people", 0},
 	} {
-		p := readProblem(t, c.ask("POST", "/api/reckoner/goal", with(t, goalAsked, wrong.at, wrong.value)), http.StatusUnprocessableEntity)
+		p := readProblem(
+			t,
+			c.ask("POST", "/api/reckoner/goal", with(t, goalAsked, wrong.at, wrong.value)),
+			http.StatusUnprocessableEntity,
+		)
 		require.Contains(t, p.Fields[0].Path, path)
 		require.NotEmpty(t, p.Fields[0].Message)
 	}
 	for _, rate := range []float64{1.2, -1} {
-		p := readProblem(t, c.ask("POST", "/api/reckoner/goal", with(t, goalAsked, "rate", rate)), http.StatusUnprocessableEntity)
+		p := readProblem(
+			t,
+			c.ask("POST", "/api/reckoner/goal", with(t, goalAsked, "rate", rate)),
+			http.StatusUnprocessableEntity,
+		)
 		require.Contains(t, p.Fields[0].Message, "between 0 and 10 of 10")
 	}
-	hopeless := read[desk.GoalReckoned](t, c.ask("POST", "/api/reckoner/goal", with(t, with(t, goalAsked, "rate", 0.01), "goal.sets", 3)))
+	hopeless := read[desk.GoalReckoned](
+		t,
+		c.ask("POST", "/api/reckoner/goal", with(t, with(t, goalAsked, "rate", 0.01), "goal.sets", 3)),
+	)
 	require.Nil(t, hopeless.Fitted)
 	require.Contains(t, hopeless.Sentence, "Even the smallest goal")
 
-	race := with(t, with(t, with(t, goalAsked, "goal", map[string]any{"kind": "first to", "count": 11}), "rate", 0.62), "length", 15)
+	race := with(
+		t,
+		with(t, with(t, goalAsked, "goal", map[string]any{"kind": "first to", "count": 11}), "rate", 0.62),
+		"length",
+		15,
+	)
 	fair := read[desk.GoalReckoned](t, c.ask("POST", "/api/reckoner/goal", race))
 	require.Greater(t, fair.Fair.Count, fair.Fair.Against, "the better side needs more points")
 	require.Contains(t, fair.FairSentence, "Fair at 6.2 of 10: ")
-	even := read[desk.GoalReckoned](t, c.ask("POST", "/api/reckoner/goal", with(t, race, "goal", map[string]any{"kind": "first to", "count": fair.Fair.Count, "against": fair.Fair.Against})))
+	even := read[desk.GoalReckoned](
+		t,
+		c.ask(
+			"POST",
+			"/api/reckoner/goal",
+			with(t, race, "goal", map[string]any{"kind": "first to", "count": fair.Fair.Count, "against": fair.Fair.Against}),
+		),
+	)
 	require.InDelta(t, 0.5, *even.Answer.Chance, 0.06)
 	p := readProblem(t, c.ask("POST", "/api/reckoner/goal", with(t, race, "rate", 1)), http.StatusUnprocessableEntity)
 	require.Contains(t, p.Fields[0].Message, "no fair score")
@@ -58,27 +81,56 @@ func TestAGoalIsReckoned(t *testing.T) {
 
 func TestATargetIsReckoned(t *testing.T) {
 	c := newClub(t)
-	asked := map[string]any{"court": "tennis", "level": "club player", "back": 1.98, "side": 1.37, "radius": 1.37, "errors": 0.15, "hit": 0.7}
+	asked := map[string]any{
+		"court":  "tennis",
+		"level":  "club player",
+		"back":   1.98,
+		"side":   1.37,
+		"radius": 1.37,
+		"errors": 0.15,
+		"hit":    0.7,
+	}
 	r := read[desk.TargetReckoned](t, c.ask("POST", "/api/reckoner/target", asked))
 	require.Contains(t, r.PlayerFit.Measures[0].Target.Sentence, "of 100 balls")
 	require.Contains(t, r.Aim, "Best aim: ")
 	require.Contains(t, r.Size, "is hit 7 of 10")
 	require.InDelta(t, 1.37, r.Report.Measures[0].Target.Radius, 1e-9)
-	outside := readProblem(t, c.ask("POST", "/api/reckoner/target", with(t, with(t, asked, "court", "table-tennis"), "side", 9)), http.StatusUnprocessableEntity)
+	outside := readProblem(
+		t,
+		c.ask("POST", "/api/reckoner/target", with(t, with(t, asked, "court", "table-tennis"), "side", 9)),
+		http.StatusUnprocessableEntity,
+	)
 	require.Contains(t, outside.Fields[0].Path, "target")
-	nothing := readProblem(t, c.ask("POST", "/api/reckoner/target", with(t, asked, "errors", 0)), http.StatusUnprocessableEntity)
+	nothing := readProblem(
+		t,
+		c.ask("POST", "/api/reckoner/target", with(t, asked, "errors", 0)),
+		http.StatusUnprocessableEntity,
+	)
 	require.Equal(t, "errors", nothing.Fields[0].Path)
 }
 
 func TestARallyIsReckoned(t *testing.T) {
 	c := newClub(t)
 	asked := map[string]any{
-		"court": "tennis", "near": 7.5, "far": 7.5, "height": 0.6, "pace": "game pace", "rate": 0.95, "seconds": 60, "wanted": 50, "sets": 2, "restart": 4,
+		"court":   "tennis",
+		"near":    7.5,
+		"far":     7.5,
+		"height":  0.6,
+		"pace":    "game pace",
+		"rate":    0.95,
+		"seconds": 60,
+		"wanted":  50,
+		"sets":    2,
+		"restart": 4,
 	}
 	r := read[odds.Rallied](t, c.ask("POST", "/api/reckoner/rally", asked))
 	require.Greater(t, r.PerMinute, 50.0)
 	require.Contains(t, r.Sentence, "sets of 2")
-	p := readProblem(t, c.ask("POST", "/api/reckoner/rally", with(t, asked, "court", "squash")), http.StatusUnprocessableEntity)
+	p := readProblem(
+		t,
+		c.ask("POST", "/api/reckoner/rally", with(t, asked, "court", "squash")),
+		http.StatusUnprocessableEntity,
+	)
 	require.Equal(t, "court", p.Fields[0].Path)
 }
 
@@ -89,7 +141,14 @@ func TestADrillSuitsTheStudentItIsTriedOn(t *testing.T) {
 	lessonID, block := newID(), newID()
 	require.Equal(t, http.StatusOK, c.ask("PUT", "/api/lessons/"+lessonID, lessonFor(block, studentID), fresh, "*").Code)
 	preview := func() desk.WorkedDrill {
-		return read[desk.WorkedDrill](t, c.ask("POST", "/api/drills/preview", map[string]any{"id": id, "document": coin(), "people": 1, "hand": "right", "student": studentID}))
+		return read[desk.WorkedDrill](
+			t,
+			c.ask(
+				"POST",
+				"/api/drills/preview",
+				map[string]any{"id": id, "document": coin(), "people": 1, "hand": "right", "student": studentID},
+			),
+		)
 	}
 	before := preview()
 	require.False(t, before.PlayerFit.Measures[0].Rates.Rate.Known)
@@ -122,14 +181,25 @@ func TestADrillSuitsTheStudentItIsTriedOn(t *testing.T) {
 	after := preview()
 	require.Equal(t, 10, after.PlayerFit.Measures[0].Rates.Rate.Balls)
 	require.Equal(t, 9, after.PlayerFit.Measures[0].Rates.Rate.Made)
-	require.Equal(t, []int{1, 2}, []int{after.PlayerFit.Measures[0].Rates.Choice.Made, after.PlayerFit.Measures[0].Rates.Choice.Balls})
+	require.Equal(
+		t,
+		[]int{1, 2},
+		[]int{after.PlayerFit.Measures[0].Rates.Choice.Made, after.PlayerFit.Measures[0].Rates.Choice.Balls},
+	)
 	require.Equal(t, 10, after.PlayerFit.Measures[0].Target.Scatter.Logged)
 	require.Len(t, after.PlayerFit.Measures[0].Target.Landings, 10)
 	require.Less(t, after.PlayerFit.Measures[0].Goals[0].Answer.Mean, before.PlayerFit.Measures[0].Goals[0].Answer.Mean)
 	require.Less(t, after.PlayerFit.Measures[0].Target.Scatter.SY, before.PlayerFit.Measures[0].Target.Scatter.SY)
 
 	// Another drill for the same stroke knows a little of it.
-	other := read[desk.WorkedDrill](t, c.ask("POST", "/api/drills/preview", map[string]any{"document": coin(), "people": 1, "hand": "right", "student": studentID}))
+	other := read[desk.WorkedDrill](
+		t,
+		c.ask(
+			"POST",
+			"/api/drills/preview",
+			map[string]any{"document": coin(), "people": 1, "hand": "right", "student": studentID},
+		),
+	)
 	require.Equal(t, 10, other.PlayerFit.Measures[0].Rates.Rate.Related)
 
 	scheduled := read[plan.Lesson](t, c.ask("GET", "/api/lessons/"+lessonID, nil))
@@ -140,14 +210,22 @@ func TestADrillSuitsTheStudentItIsTriedOn(t *testing.T) {
 	require.Contains(t, names, "Made")
 	require.Contains(t, names, "For the goals")
 
-	bad := with(t, map[string]any{"run": newID(), "block": block, "student": studentID, "entries": taps[:1]}, "entries.0.landing", map[string]any{"x": 80, "y": 0})
+	bad := with(
+		t,
+		map[string]any{"run": newID(), "block": block, "student": studentID, "entries": taps[:1]},
+		"entries.0.landing",
+		map[string]any{"x": 80, "y": 0},
+	)
 	require.Equal(t, "tap.entry.landing", c.refused(lessonID, bad))
 }
 
 func TestADrillIsFitted(t *testing.T) {
 	c := newClub(t)
 	fit := func(hand string, fit map[string]any) desk.Adapted {
-		return read[desk.Adapted](t, c.ask("POST", "/api/drills/adapt", map[string]any{"document": coin(), "people": 1, "hand": hand, "to": fit}))
+		return read[desk.Adapted](
+			t,
+			c.ask("POST", "/api/drills/adapt", map[string]any{"document": coin(), "people": 1, "hand": hand, "to": fit}),
+		)
 	}
 	short := fit("right", map[string]any{"minutes": 3})
 	require.Less(t, short.Document.Main().Goals[0].Count, coin().Main().Goals[0].Count)
@@ -156,6 +234,14 @@ func TestADrillIsFitted(t *testing.T) {
 	require.InDelta(t, right.Document.Main().Target.Radius, left.Document.Main().Target.Radius, 0.06)
 	// A left-hander's drill is handed back as it is written for a right-hander.
 	require.Equal(t, coin().Main().Target.Mark, left.Document.Main().Target.Mark)
-	p := readProblem(t, c.ask("POST", "/api/drills/adapt", map[string]any{"document": coin(), "people": 1, "hand": "right", "to": map[string]any{}}), http.StatusUnprocessableEntity)
+	p := readProblem(
+		t,
+		c.ask(
+			"POST",
+			"/api/drills/adapt",
+			map[string]any{"document": coin(), "people": 1, "hand": "right", "to": map[string]any{}},
+		),
+		http.StatusUnprocessableEntity,
+	)
 	require.Contains(t, p.Fields[0].Message, "what is to be fitted")
 }

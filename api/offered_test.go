@@ -59,10 +59,20 @@ func TestEverythingThatIsOfferedCanBeSaved(t *testing.T) {
 		var blocks []lesson.Block
 		for _, text := range append([]string{"", "warm-up"}, drillNames()...) {
 			var offers []offer.Offer
-			require.NoError(t, json.Unmarshal(c.ok("GET", "/api/lessons/offers?students="+strings.Join(students, ",")+"&text="+url.QueryEscape(text), nil), &offers))
+			require.NoError(
+				t,
+				json.Unmarshal(
+					c.ok("GET", "/api/lessons/offers?students="+strings.Join(students, ",")+"&text="+url.QueryEscape(text), nil),
+					&offers,
+				),
+			)
 			require.NotEmpty(t, offers, text)
 			for _, offer := range offers {
-				if offer.Block != nil && !slices.ContainsFunc(blocks, func(b lesson.Block) bool { return b.Plays() == offer.Block.Plays() && b.Title == offer.Block.Title }) {
+				if offer.Block != nil &&
+					!slices.ContainsFunc(
+						blocks,
+						func(b lesson.Block) bool { return b.Plays() == offer.Block.Plays() && b.Title == offer.Block.Title },
+					) {
 					blocks = append(blocks, *offer.Block)
 				}
 			}
@@ -70,11 +80,32 @@ func TestEverythingThatIsOfferedCanBeSaved(t *testing.T) {
 		require.Greater(t, len(blocks), 2*len(library.All()), "with their versions")
 		for len(blocks) > 0 {
 			n := min(len(blocks), lesson.MaxBlocks)
-			roundTrip(t, c, "lessons", lesson.Document{FormatVersion: lesson.FormatVersion, Title: "All", Date: "2026-03-10", Start: "16:00", Minutes: 600, Students: students, Blocks: blocks[:n]})
+			roundTrip(
+				t,
+				c,
+				"lessons",
+				lesson.Document{
+					FormatVersion: lesson.FormatVersion,
+					Title:         "All",
+					Date:          "2026-03-10",
+					Start:         "16:00",
+					Minutes:       600,
+					Students:      students,
+					Blocks:        blocks[:n],
+				},
+			)
 			blocks = blocks[n:]
 		}
 		for _, template := range template.Templates() {
-			empty := lesson.Document{FormatVersion: lesson.FormatVersion, Title: template.Name, Date: "2026-03-10", Start: "16:00", Minutes: 60, Students: students, Blocks: []lesson.Block{}}
+			empty := lesson.Document{
+				FormatVersion: lesson.FormatVersion,
+				Title:         template.Name,
+				Date:          "2026-03-10",
+				Start:         "16:00",
+				Minutes:       60,
+				Students:      students,
+				Blocks:        []lesson.Block{},
+			}
 			var filled desk.EditedLesson
 			w := c.ask("POST", "/api/lessons/fill", map[string]any{"document": empty, "template": template.Name})
 			if w.Code == http.StatusUnprocessableEntity {
@@ -86,7 +117,14 @@ func TestEverythingThatIsOfferedCanBeSaved(t *testing.T) {
 			for _, finding := range filled.Plan.Findings {
 				for _, remedy := range finding.Remedies {
 					var changed desk.EditedLesson
-					require.NoError(t, json.Unmarshal(c.ok("POST", "/api/lessons/edit", map[string]any{"document": filled.Document, "edit": remedy.Edit}), &changed), remedy.Label)
+					require.NoError(
+						t,
+						json.Unmarshal(
+							c.ok("POST", "/api/lessons/edit", map[string]any{"document": filled.Document, "edit": remedy.Edit}),
+							&changed,
+						),
+						remedy.Label,
+					)
 					roundTrip(t, c, "lessons", changed.Document)
 				}
 			}
@@ -116,10 +154,24 @@ func TestWhatIsProposedCanBeSaved(t *testing.T) {
 	for _, stored := range long.Some(t, library.All(), 12) {
 		block := schedule.ForDrill(stored.ID, stored.Document, 2, load.Space{}, coach.Default())
 		block.ID = newID()
-		d := lesson.Document{FormatVersion: lesson.FormatVersion, Title: "All", Date: "2026-03-10", Start: "16:00", Minutes: 600, Students: students, Blocks: []lesson.Block{block}}
+		d := lesson.Document{
+			FormatVersion: lesson.FormatVersion,
+			Title:         "All",
+			Date:          "2026-03-10",
+			Start:         "16:00",
+			Minutes:       600,
+			Students:      students,
+			Blocks:        []lesson.Block{block},
+		}
 		for _, studentID := range students {
 			var v lesson.Variant
-			require.NoError(t, json.Unmarshal(c.ok("POST", "/api/lessons/propose", map[string]any{"document": d, "block": block.ID, "student": studentID}), &v))
+			require.NoError(
+				t,
+				json.Unmarshal(
+					c.ok("POST", "/api/lessons/propose", map[string]any{"document": d, "block": block.ID, "student": studentID}),
+					&v,
+				),
+			)
 			d.Blocks[0].Variants = append(d.Blocks[0].Variants, v)
 		}
 		roundTrip(t, c, "lessons", d)
@@ -129,15 +181,28 @@ func TestWhatIsProposedCanBeSaved(t *testing.T) {
 func TestALessonOfTheMostBlocksTakesALateComer(t *testing.T) {
 	c := newClub(t)
 	first, late := c.student(ada()), c.student(ada())
-	d := lesson.Document{FormatVersion: lesson.FormatVersion, Title: "Full", Date: "2026-03-10", Start: "16:00", Minutes: 100, Students: []string{first}}
+	d := lesson.Document{
+		FormatVersion: lesson.FormatVersion,
+		Title:         "Full",
+		Date:          "2026-03-10",
+		Start:         "16:00",
+		Minutes:       100,
+		Students:      []string{first},
+	}
 	for range lesson.MaxBlocks {
 		block := lesson.Starters("")[0]
 		block.ID, block.Minutes, block.Calls = newID(), 5, []lesson.Call{}
 		d.Blocks = append(d.Blocks, block)
 	}
-	edit := map[string]any{"kind": "attendance", "attendance": map[string]any{"present": []string{first, late}, "second": 450, "space": map[string]any{}}}
+	edit := map[string]any{
+		"kind":       "attendance",
+		"attendance": map[string]any{"present": []string{first, late}, "second": 450, "space": map[string]any{}},
+	}
 	var changed desk.EditedLesson
-	require.NoError(t, json.Unmarshal(c.ok("POST", "/api/lessons/edit", map[string]any{"document": d, "edit": edit}), &changed))
+	require.NoError(
+		t,
+		json.Unmarshal(c.ok("POST", "/api/lessons/edit", map[string]any{"document": d, "edit": edit}), &changed),
+	)
 	require.Len(t, changed.Document.Blocks, lesson.MaxBlocks)
 	require.Contains(t, changed.Sentences[0], "is not cut, because a lesson has at most 20 blocks")
 	roundTrip(t, c, "lessons", changed.Document)
@@ -146,7 +211,15 @@ func TestALessonOfTheMostBlocksTakesALateComer(t *testing.T) {
 	d.Blocks[lesson.MaxBlocks].ID = newID()
 	one := lesson.Starters("")[0]
 	one.ID = newID()
-	p := readProblem(t, c.ask("POST", "/api/lessons/edit", map[string]any{"document": changed.Document, "edit": map[string]any{"kind": "insert", "new": one}}), http.StatusUnprocessableEntity)
+	p := readProblem(
+		t,
+		c.ask(
+			"POST",
+			"/api/lessons/edit",
+			map[string]any{"document": changed.Document, "edit": map[string]any{"kind": "insert", "new": one}},
+		),
+		http.StatusUnprocessableEntity,
+	)
 	require.Equal(t, "blocks", p.Fields[0].Path)
 	require.Contains(t, p.Fields[0].Message, "at most 20 blocks")
 	p = readProblem(t, c.ask("PUT", "/api/lessons/"+newID(), d, fresh, "*"), http.StatusUnprocessableEntity)

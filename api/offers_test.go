@@ -33,7 +33,11 @@ func TestOneFieldFindsAllThatGoesIntoALesson(t *testing.T) {
 		}
 		if o.Kind == offer.Drill {
 			sport := func(o offer.Offer) bool { return strings.Contains(o.Detail, "badminton") }
-			require.True(t, sport(o) || !slices.ContainsFunc(all[i:], func(o offer.Offer) bool { return o.Kind == offer.Drill && sport(o) }), "drills of the sport come first")
+			require.True(
+				t,
+				sport(o) || !slices.ContainsFunc(all[i:], func(o offer.Offer) bool { return o.Kind == offer.Drill && sport(o) }),
+				"drills of the sport come first",
+			)
 		}
 	}
 	require.NotZero(t, kinds[offer.Block])
@@ -55,7 +59,10 @@ func TestOneFieldFindsAllThatGoesIntoALesson(t *testing.T) {
 	for i := range stored.Variations {
 		require.Equal(t, []any{offer.Version, drill}, []any{swap[i].Kind, swap[i].Block.Drill})
 	}
-	require.False(t, slices.ContainsFunc(swap, func(o offer.Offer) bool { return o.Kind == offer.Block || o.Kind == offer.Shape }))
+	require.False(
+		t,
+		slices.ContainsFunc(swap, func(o offer.Offer) bool { return o.Kind == offer.Block || o.Kind == offer.Shape }),
+	)
 	readProblem(t, c.ask("GET", "/api/lessons/offers?text="+strings.Repeat("x", 200), nil), http.StatusUnprocessableEntity)
 }
 

@@ -31,21 +31,48 @@ func TestALessonIsFilledChangedAndCopied(t *testing.T) {
 		"space": map[string]any{}, "blocks": []any{}, "note": "",
 	}
 	require.Len(t, read[[]template.Template](t, c.ask("GET", "/api/lessons/templates", nil)), len(template.Templates()))
-	filled := read[editing.Edited](t, c.ask("POST", "/api/lessons/fill", map[string]any{"document": document, "template": "Hour for a pair"}))
+	filled := read[editing.Edited](
+		t,
+		c.ask("POST", "/api/lessons/fill", map[string]any{"document": document, "template": "Hour for a pair"}),
+	)
 	require.True(t, filled.Fits)
 	require.Len(t, filled.Document.Blocks, 7)
-	p := readProblem(t, c.ask("POST", "/api/lessons/fill", map[string]any{"document": document, "template": "Group of six"}), 422)
+	p := readProblem(
+		t,
+		c.ask("POST", "/api/lessons/fill", map[string]any{"document": document, "template": "Group of six"}),
+		422,
+	)
 	require.Equal(t, "students", p.Fields[0].Path)
 	readProblem(t, c.ask("POST", "/api/lessons/fill", map[string]any{"document": document, "template": "none"}), 422)
 
 	first := filled.Document.Blocks[2]
-	changed := read[editing.Edited](t, c.ask("POST", "/api/lessons/edit", map[string]any{"document": filled.Document, "edit": editing.Edit{Kind: editing.Resize, Block: first.ID, Minutes: 15}}))
+	changed := read[editing.Edited](
+		t,
+		c.ask(
+			"POST",
+			"/api/lessons/edit",
+			map[string]any{
+				"document": filled.Document,
+				"edit":     editing.Edit{Kind: editing.Resize, Block: first.ID, Minutes: 15},
+			},
+		),
+	)
 	require.InDelta(t, 15, changed.Document.Blocks[2].Minutes, 1e-9)
-	water := map[string]any{"kind": "insert", "to": 3, "new": map[string]any{"id": newID(), "kind": "break", "title": "Water", "minutes": 3, "effort": 0, "calls": []any{}}}
-	put := read[desk.EditedLesson](t, c.ask("POST", "/api/lessons/edit", map[string]any{"document": changed.Document, "edit": water}))
+	water := map[string]any{
+		"kind": "insert",
+		"to":   3,
+		"new":  map[string]any{"id": newID(), "kind": "break", "title": "Water", "minutes": 3, "effort": 0, "calls": []any{}},
+	}
+	put := read[desk.EditedLesson](
+		t,
+		c.ask("POST", "/api/lessons/edit", map[string]any{"document": changed.Document, "edit": water}),
+	)
 	require.Len(t, put.Document.Blocks, 8)
 
-	variant := read[lesson.Variant](t, c.ask("POST", "/api/lessons/propose", map[string]any{"document": put.Document, "block": first.ID, "student": ada}))
+	variant := read[lesson.Variant](
+		t,
+		c.ask("POST", "/api/lessons/propose", map[string]any{"document": put.Document, "block": first.ID, "student": ada}),
+	)
 	require.Equal(t, ada, variant.Student)
 	courts := read[[]schedule.CourtPlan](t, c.ask("POST", "/api/lessons/courts", put.Document))
 	require.NotEmpty(t, courts[0].Walk)
@@ -60,7 +87,10 @@ func TestALessonIsFilledChangedAndCopied(t *testing.T) {
 	require.Equal(t, "2026-03-31", made[2].Document.Date)
 	again := read[[]plan.Lesson](t, c.ask("POST", "/api/lessons/"+id+"/copies", copies))
 	require.Equal(t, made[0].Revision, again[0].Revision, "asked twice, made once")
-	sameHour := read[[]plan.Lesson](t, c.ask("POST", "/api/lessons/"+id+"/copies", map[string]any{"ids": []string{newID()}, "date": "2026-03-10"}))
+	sameHour := read[[]plan.Lesson](
+		t,
+		c.ask("POST", "/api/lessons/"+id+"/copies", map[string]any{"ids": []string{newID()}, "date": "2026-03-10"}),
+	)
 	require.Equal(t, "Overlaps with Pair, 16:00 to 17:00; Ada and Ben are in both.", sameHour[0].Clashes[0])
 	diary := read[desk.Diary](t, c.ask("GET", "/api/lessons?ahead=0&back=0", nil))
 	require.Len(t, diary.Lessons, 2)
@@ -78,7 +108,20 @@ func TestSomebodyComesLateToALessonThatRuns(t *testing.T) {
 	}
 	c.tap(id, taps(newID(), block, ada))
 
-	late := read[editing.Edited](t, c.ask("POST", "/api/lessons/edit", lessonEdit(record.Document, editing.Edit{Kind: editing.SetAttendance, Attendance: &editing.Attendance{Present: []string{ada, ben}, Second: 12 * 60}})))
+	late := read[editing.Edited](
+		t,
+		c.ask(
+			"POST",
+			"/api/lessons/edit",
+			lessonEdit(
+				record.Document,
+				editing.Edit{
+					Kind:       editing.SetAttendance,
+					Attendance: &editing.Attendance{Present: []string{ada, ben}, Second: 12 * 60},
+				},
+			),
+		),
+	)
 	require.Len(t, late.Document.Blocks, 3)
 	rest := late.Document.Blocks[2]
 	require.Equal(t, block, rest.Continues)
@@ -132,6 +175,14 @@ func TestALessonToBeginWith(t *testing.T) {
 	require.NotEmpty(t, d.Blocks)
 	require.NotEqual(t, d.Blocks[0].ID, begin(asked).Blocks[0].ID, "blocks of their own every time")
 	c.ok("PUT", "/api/lessons/"+newID(), d, fresh, "*")
-	p := readProblem(t, c.ask("POST", "/api/lessons/begin", map[string]any{"title": "", "date": "2026-02-31", "start": "16:00", "minutes": 60, "students": []string{}}), http.StatusUnprocessableEntity)
+	p := readProblem(
+		t,
+		c.ask(
+			"POST",
+			"/api/lessons/begin",
+			map[string]any{"title": "", "date": "2026-02-31", "start": "16:00", "minutes": 60, "students": []string{}},
+		),
+		http.StatusUnprocessableEntity,
+	)
 	require.Equal(t, []string{"date", "students"}, []string{p.Fields[0].Path, p.Fields[1].Path})
 }

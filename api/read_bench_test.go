@@ -23,7 +23,14 @@ func BenchmarkReads(b *testing.B) {
 	s, err := demo.Open(b.Context(), filepath.Join(b.TempDir(), "demo.db"), now, 0)
 	require.NoError(b, err)
 	defer func() { require.NoError(b, s.Close()) }()
-	doors, err := api.New(api.Options{Store: s, Now: func() time.Time { return now }, Log: slog.New(slog.DiscardHandler), Pages: fstest.MapFS{}})
+	doors, err := api.New(
+		api.Options{
+			Store: s,
+			Now:   func() time.Time { return now },
+			Log:   slog.New(slog.DiscardHandler),
+			Pages: fstest.MapFS{},
+		},
+	)
 	require.NoError(b, err)
 	handler := doors.Machine
 	whole := httptest.NewServer(handler)
@@ -32,7 +39,8 @@ func BenchmarkReads(b *testing.B) {
 	require.NoError(b, err)
 	lessons, _, err := s.LessonsBetween(b.Context(), "2026-03-10", "2026-03-10")
 	require.NoError(b, err)
-	for name, path := range map[string]string{"student": "/api/students/" + students[0].ID, "lesson": "/api/lessons/" + lessons[0].ID, "drills": "/api/drills"} {
+	for name, path := range map[string]string{"student": "/api/students/" + students[0].ID, "lesson": "/api/lessons/" +
+		lessons[0].ID, "drills": "/api/drills"} {
 		body := fetch(b, whole.URL+path)
 		e := echo.New()
 		e.GET("/*", func(c *echo.Context) error { return c.Blob(http.StatusOK, "application/json", body) })

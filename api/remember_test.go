@@ -20,8 +20,10 @@ func TestWhatIsReadAgainIsAnsweredInAWord(t *testing.T) {
 	studentID, lessonID := c.student(ada()), newID()
 	c.ok("PUT", "/api/lessons/"+lessonID, lessonFor(newID(), studentID), fresh, "*")
 	for _, path := range []string{
-		"/api/students", "/api/students/" + studentID, "/api/students/" + studentID + "/progress", "/api/drills", "/api/lessons", "/api/lessons/week",
-		"/api/lessons/" + lessonID, "/api/lessons/" + lessonID + "/sheet", "/api/lessons/" + lessonID + "/afterwards", "/api/settings", "/api/vocabulary",
+		"/api/students", "/api/students/" + studentID, "/api/students/" + studentID + "/progress", "/api/drills",
+		"/api/lessons", "/api/lessons/week",
+		"/api/lessons/" + lessonID, "/api/lessons/" + lessonID + "/sheet", "/api/lessons/" + lessonID + "/afterwards",
+		"/api/settings", "/api/vocabulary",
 	} {
 		first := c.ask("GET", path, nil)
 		require.Equal(t, http.StatusOK, first.Code, path)
@@ -56,7 +58,12 @@ func TestARememberedAnswerHoldsUntilSomethingIsStored(t *testing.T) {
 	now, newTag := get()
 	require.Equal(t, "Another", now.Document.Title)
 	require.NotEqual(t, tag, newTag)
-	require.Equal(t, http.StatusOK, c.ask("GET", path, nil, "If-None-Match", tag).Code, "what the page has is not so any more")
+	require.Equal(
+		t,
+		http.StatusOK,
+		c.ask("GET", path, nil, "If-None-Match", tag).Code,
+		"what the page has is not so any more",
+	)
 
 	// Not the document itself, but something that it is worked out from.
 	profile := with(t, ada(), "name", "Ada Lovell")
@@ -74,8 +81,23 @@ func TestARememberedAnswerHoldsUntilSomethingIsStored(t *testing.T) {
 func TestFiguresOfAListAreThoseOfThePlan(t *testing.T) {
 	c := newClub(t)
 	for i := range 3 {
-		studentID := c.student(student.Profile{Name: "Ada " + strconv.Itoa(i), Age: student.Adult, Hand: student.RightHand, Backhand: student.TwoHanded, Sport: court.Tennis, Level: student.Club})
-		c.ok("PUT", "/api/lessons/"+newID(), with(t, lessonFor(newID(), studentID), "start", strconv.Itoa(10+i)+":00"), fresh, "*")
+		studentID := c.student(
+			student.Profile{
+				Name:     "Ada " + strconv.Itoa(i),
+				Age:      student.Adult,
+				Hand:     student.RightHand,
+				Backhand: student.TwoHanded,
+				Sport:    court.Tennis,
+				Level:    student.Club,
+			},
+		)
+		c.ok(
+			"PUT",
+			"/api/lessons/"+newID(),
+			with(t, lessonFor(newID(), studentID), "start", strconv.Itoa(10+i)+":00"),
+			fresh,
+			"*",
+		)
 	}
 	week := read[desk.Week](t, c.ask("GET", "/api/lessons/week", nil))
 	require.Len(t, week.Lessons, 3)

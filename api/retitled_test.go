@@ -13,16 +13,23 @@ import (
 	"hodometer/core/lesson/plan"
 )
 
-// A drill that gets another name is called so in the lessons to come; what the coach called otherwise, and what was given, stays.
+// A drill that gets another name is called so in the lessons to come; what the coach called otherwise, and what was
+// given, stays.
 func TestARenamedDrillIsCalledSoInLessonsToCome(t *testing.T) {
 	c := newClub(t)
 	studentID := c.student(ada())
-	own := read[repository.Drill](t, c.ask("POST", "/api/drills/"+library.All()[0].ID+"/duplicate", desk.Duplicate{ID: newID()}))
+	own := read[repository.Drill](
+		t,
+		c.ask("POST", "/api/drills/"+library.All()[0].ID+"/duplicate", desk.Duplicate{ID: newID()}),
+	)
 	rename := func(name string) {
 		t.Helper()
 		document := own.Document
 		document.Name = name
-		own = read[repository.Drill](t, c.ask("PUT", "/api/drills/"+own.ID, document, "If-Match", `"`+strconv.FormatInt(own.Revision, 10)+`"`))
+		own = read[repository.Drill](
+			t,
+			c.ask("PUT", "/api/drills/"+own.ID, document, "If-Match", `"`+strconv.FormatInt(own.Revision, 10)+`"`),
+		)
 	}
 	was := own.Document.Name
 	lessonOn := func(date string) string {
@@ -30,7 +37,15 @@ func TestARenamedDrillIsCalledSoInLessonsToCome(t *testing.T) {
 		d := lessonFor(newID(), studentID)
 		d["date"] = date
 		block := func(title string) map[string]any {
-			return map[string]any{"id": newID(), "kind": "drill", "title": title, "minutes": 10, "effort": 5, "drill": own.ID, "calls": []any{}}
+			return map[string]any{
+				"id":      newID(),
+				"kind":    "drill",
+				"title":   title,
+				"minutes": 10,
+				"effort":  5,
+				"drill":   own.ID,
+				"calls":   []any{},
+			}
 		}
 		d["blocks"] = []any{block(was), block(was + ", for points"), block("Warm hands")}
 		read[plan.Lesson](t, c.ask("PUT", "/api/lessons/"+id, d, fresh, "*"))

@@ -13,7 +13,9 @@ import (
 func TestRoomsBuildOnOneAnother(t *testing.T) {
 	order := []string{"request", "door", "repository"}
 	answering := []string{"desk", "courtside", "exchange", "safekeeping"}
-	out, err := exec.CommandContext(t.Context(), "go", "list", "-f", `{{.ImportPath}}{{range .Imports}} {{.}}{{end}}`, "./...").Output()
+	out, err := exec.CommandContext(t.Context(), "go", "list", "-f", `{{.ImportPath}}{{range .Imports}} {{.}}{{end}}`,
+		"./...").
+		Output()
 	require.NoError(t, err)
 	seen := 0
 	for line := range strings.Lines(string(out)) {

@@ -16,8 +16,8 @@ import (
 	"hodometer/demo"
 )
 
-// BenchmarkSearch looks for drills among two thousand of the coach's own, as they are typed: another word each time, so that no
-// answer is remembered. See docs/performance.md.
+// BenchmarkSearch looks for drills among two thousand of the coach's own, as they are typed: another word each time, so
+// that no answer is remembered. See docs/performance.md.
 func BenchmarkSearch(b *testing.B) {
 	now := time.Date(2026, 3, 10, 15, 30, 0, 0, time.UTC)
 	s, err := demo.Open(b.Context(), filepath.Join(b.TempDir(), "demo.db"), now, 0)
@@ -30,7 +30,14 @@ func BenchmarkSearch(b *testing.B) {
 		_, err := s.Drills.Create(b.Context(), newID(), d)
 		require.NoError(b, err)
 	}
-	doors, err := api.New(api.Options{Store: s, Now: func() time.Time { return now }, Log: slog.New(slog.DiscardHandler), Pages: fstest.MapFS{}})
+	doors, err := api.New(
+		api.Options{
+			Store: s,
+			Now:   func() time.Time { return now },
+			Log:   slog.New(slog.DiscardHandler),
+			Pages: fstest.MapFS{},
+		},
+	)
 	require.NoError(b, err)
 	handler := doors.Machine
 	server := httptest.NewServer(handler)

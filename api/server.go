@@ -77,7 +77,14 @@ func newServer(o Options) *server {
 
 // routes is the route table. Routing, the OpenAPI document and the client's types are made from it.
 func (s *server) routes() []request.Route {
-	return slices.Concat(s.aboutRoutes(), s.entrance.Routes(), s.desk.Routes(), s.courtside.Routes(), s.exchange.Routes(), s.safekeeping.Routes())
+	return slices.Concat(
+		s.aboutRoutes(),
+		s.entrance.Routes(),
+		s.desk.Routes(),
+		s.courtside.Routes(),
+		s.exchange.Routes(),
+		s.safekeeping.Routes(),
+	)
 }
 
 // committed is the OpenAPI document as it was last made from the route table; a test keeps it fresh.
@@ -138,7 +145,8 @@ func New(o Options) (door.Doors, error) {
 func limitTime(next echo.HandlerFunc) echo.HandlerFunc {
 	return func(c *echo.Context) error {
 		longest := longestAnswer
-		if path := c.Request().URL.Path; strings.HasPrefix(path, request.OutPath) || strings.HasPrefix(path, safekeeping.KeepingPath) {
+		if path := c.Request().URL.Path; strings.HasPrefix(path, request.OutPath) ||
+			strings.HasPrefix(path, safekeeping.KeepingPath) {
 			longest = longestFile
 		}
 		ctx, cancel := context.WithTimeout(c.Request().Context(), longest)
@@ -152,7 +160,11 @@ func limitTime(next echo.HandlerFunc) echo.HandlerFunc {
 func headers(next echo.HandlerFunc) echo.HandlerFunc {
 	return func(c *echo.Context) error {
 		h := c.Response().Header()
-		h.Set("Content-Security-Policy", "default-src 'self'; script-src 'self' 'wasm-unsafe-eval'; style-src 'self' 'unsafe-inline'; img-src 'self' data:; frame-ancestors 'none'; base-uri 'none'; form-action 'self'")
+		h.Set(
+			"Content-Security-Policy",
+			"default-src 'self'; script-src 'self' 'wasm-unsafe-eval'; style-src 'self' 'unsafe-inline'; img-src 'self' "+
+				"data:; frame-ancestors 'none'; base-uri 'none'; form-action 'self'",
+		)
 		h.Set("X-Content-Type-Options", "nosniff")
 		h.Set("Referrer-Policy", "no-referrer")
 		h.Set("Cross-Origin-Resource-Policy", "same-origin")
@@ -160,8 +172,8 @@ func headers(next echo.HandlerFunc) echo.HandlerFunc {
 	}
 }
 
-// pages serves the built interface. Files with a hash in their name may be kept for good. Where a file is there compressed with Brotli too
-// (RFC 7932), that is sent to browsers that read it.
+// pages serves the built interface. Files with a hash in their name may be kept for good. Where a file is there
+// compressed with Brotli too (RFC 7932), that is sent to browsers that read it.
 func pages(files fs.FS) echo.HandlerFunc {
 	served := http.FileServerFS(files)
 	return func(c *echo.Context) error {

@@ -41,10 +41,16 @@ func TestALineInWords(t *testing.T) {
 	require.Empty(t, again.Wrong)
 	require.Equal(t, d.Pattern, again.Document.Pattern)
 	require.NotEmpty(t, again.Words)
-	wrong := read[desk.LineRead](t, c.ask("POST", "/api/drills/line", map[string]any{"document": d, "line": "deep FH, shrot FH"}))
+	wrong := read[desk.LineRead](
+		t,
+		c.ask("POST", "/api/drills/line", map[string]any{"document": d, "line": "deep FH, shrot FH"}),
+	)
 	require.Nil(t, wrong.Document)
 	require.Contains(t, wrong.Wrong, "shrot")
 	// What is understood and makes no drill is said too.
-	alone := read[desk.LineRead](t, c.ask("POST", "/api/drills/line", map[string]any{"document": d, "line": "deep FH player=3"}))
+	alone := read[desk.LineRead](
+		t,
+		c.ask("POST", "/api/drills/line", map[string]any{"document": d, "line": "deep FH player=3"}),
+	)
 	require.Contains(t, alone.Wrong, "no start place for player 3")
 }

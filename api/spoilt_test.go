@@ -22,13 +22,15 @@ func raw(t *testing.T, document any) map[string]any {
 	return whole
 }
 
-// What once shut a list, ended a lesson or stopped the program is refused by its field, or taken without harm; afterwards every list answers.
+// What once shut a list, ended a lesson or stopped the program is refused by its field, or taken without harm;
+// afterwards every list answers.
 func TestWhatOnceSpoiltALibrary(t *testing.T) {
 	c := newClub(t)
 	student := c.student(ada())
 	lists := func() {
 		t.Helper()
-		for _, path := range []string{"/api/drills", "/api/games", "/api/lessons?ahead=7&back=7", "/api/students", "/api/played", "/api/played/ranking?sport=tennis", "/api/lessons/offers?students=" + student} {
+		for _, path := range []string{"/api/drills", "/api/games", "/api/lessons?ahead=7&back=7", "/api/students",
+			"/api/played", "/api/played/ranking?sport=tennis", "/api/lessons/offers?students=" + student} {
 			require.Equal(t, http.StatusOK, c.ask("GET", path, nil).Code, path)
 		}
 	}
@@ -47,27 +49,58 @@ func TestWhatOnceSpoiltALibrary(t *testing.T) {
 	for _, id := range []string{"x", "%00", "..", "0190a000"} {
 		for _, kind := range []string{"games", "drills", "students", "lessons", "played"} {
 			w := c.ask("PUT", "/api/"+kind+"/"+id, game, fresh, "*")
-			require.True(t, w.Code == http.StatusBadRequest || w.Code == http.StatusNotFound || w.Code == http.StatusUnprocessableEntity, "%s %s: %d", kind, id, w.Code)
+			require.True(
+				t,
+				w.Code == http.StatusBadRequest || w.Code == http.StatusNotFound || w.Code == http.StatusUnprocessableEntity,
+				"%s %s: %d",
+				kind,
+				id,
+				w.Code,
+			)
 		}
 	}
 	lists()
 
 	// A result of nine trillion points, and somebody who waits a court and a half from the front wall.
-	match := map[string]any{"version": 1, "title": "Nine", "sport": "tennis", "court": "tennis", "date": "2026-03-10", "players": []any{student}, "rounds": []any{}, "entered": []any{
-		map[string]any{"near": []any{student}, "far": []any{}, "nearPoints": 1, "farPoints": 9e18},
-	}}
+	match := map[string]any{
+		"version": 1,
+		"title":   "Nine",
+		"sport":   "tennis",
+		"court":   "tennis",
+		"date":    "2026-03-10",
+		"players": []any{student},
+		"rounds":  []any{},
+		"entered": []any{
+			map[string]any{"near": []any{student}, "far": []any{}, "nearPoints": 1, "farPoints": 9e18},
+		},
+	}
 	refused("PUT", "/api/played/"+newID(), match, "entered.0.farPoints")
 	situation := raw(t, anticipate.Situations("squash")[0])
 	for _, waiting := range []float64{1.5, 1.3, 1, 0, -1} {
 		situation["waiting"] = waiting
-		w := c.ask("POST", "/api/reckoner/stand", map[string]any{"court": "squash", "situation": situation, "level": "club player", "opponent": "club player", "hand": "right", "theirHand": "left"})
+		w := c.ask(
+			"POST",
+			"/api/reckoner/stand",
+			map[string]any{
+				"court":     "squash",
+				"situation": situation,
+				"level":     "club player",
+				"opponent":  "club player",
+				"hand":      "right",
+				"theirHand": "left",
+			},
+		)
 		require.Less(t, w.Code, 500, "%g: %s", waiting, w.Body.String())
 	}
 
 	// An act of a device that has lost its time is done now, and the lesson goes on.
 	block, id := newID(), newID()
 	read[plan.Lesson](t, c.ask("PUT", "/api/lessons/"+id, lessonFor(block, student), fresh, "*"))
-	act := map[string]any{"id": newID(), "at": "9999-12-31T23:00:00-23:59", "clock": map[string]any{"second": 3, "running": true, "finished": false}}
+	act := map[string]any{
+		"id":    newID(),
+		"at":    "9999-12-31T23:00:00-23:59",
+		"clock": map[string]any{"second": 3, "running": true, "finished": false},
+	}
 	w := c.ask("POST", "/api/lessons/"+id+"/acts", map[string]any{"sent": c.now, "acts": []any{act}})
 	require.Equal(t, http.StatusOK, w.Code, w.Body.String())
 	for _, what := range []string{"courtside", "kit", "afterwards", "sheet"} {
@@ -76,14 +109,15 @@ func TestWhatOnceSpoiltALibrary(t *testing.T) {
 	lists()
 }
 
-// A file that an earlier program wrote may hold what is refused now: a drill that cannot be worked out, a game that was played to nine trillion. No list
-// is shut by it, and the document itself can still be read or taken out.
+// A file that an earlier program wrote may hold what is refused now: a drill that cannot be worked out, a game that was
+// played to nine trillion. No list is shut by it, and the document itself can still be read or taken out.
 func TestWhatAnEarlierProgramStoredShutsNoList(t *testing.T) {
 	c := newClub(t)
 	c.student(ada())
 	odd, err := newClubDrill(c, 1e-300)
 	require.NoError(t, err)
-	for _, path := range []string{"/api/drills", "/api/drills?text=spoilt", "/api/lessons/offers", "/api/games", "/api/students", "/api/export", "/api/vocabulary"} {
+	for _, path := range []string{"/api/drills", "/api/drills?text=spoilt", "/api/lessons/offers", "/api/games",
+		"/api/students", "/api/export", "/api/vocabulary"} {
 		w := c.ask("GET", path, nil)
 		require.Less(t, w.Code, 500, "%s: %s", path, w.Body)
 	}

@@ -11,7 +11,8 @@ import (
 	"hodometer/core/live/underway"
 )
 
-// A lesson that is held goes on where it stood, as much later; what was lost is taken from what is left when that is asked for.
+// A lesson that is held goes on where it stood, as much later; what was lost is taken from what is left when that is
+// asked for.
 func TestALessonUnderWay(t *testing.T) {
 	c := newClub(t)
 	block, id := newID(), newID()
@@ -44,7 +45,20 @@ func TestALessonUnderWay(t *testing.T) {
 	back := travel(map[string]any{"kind": "go back", "block": block, "gone": 5})
 	require.Greater(t, back.Lesson.Plan.Blocks[0].End, back.Second)
 	require.Len(t, travel(map[string]any{"kind": "go back", "block": first.Block, "gone": 3}).Refused, 1)
-	readProblem(t, c.ask("POST", "/api/lessons/"+id+"/acts", map[string]any{"sent": c.now, "acts": []any{map[string]any{"id": newID(), "at": c.now, "travel": map[string]any{"kind": "fly", "block": first.Block}}}}), http.StatusUnprocessableEntity)
+	readProblem(
+		t,
+		c.ask(
+			"POST",
+			"/api/lessons/"+id+"/acts",
+			map[string]any{
+				"sent": c.now,
+				"acts": []any{
+					map[string]any{"id": newID(), "at": c.now, "travel": map[string]any{"kind": "fly", "block": first.Block}},
+				},
+			},
+		),
+		http.StatusUnprocessableEntity,
+	)
 
 	end := travel(map[string]any{"kind": "end", "block": first.Block, "minutes": 15, "start": "16:50"})
 	require.Equal(t, 15, end.Lesson.Document.Minutes)

@@ -26,7 +26,18 @@ func damaged(t *testing.T) (c *club, lesson string, broken map[string]string) {
 	lesson = newID()
 	document := lessonFor(newID(), studentID, gone)
 	blocks := document["blocks"].([]map[string]any)
-	document["blocks"] = append(blocks, map[string]any{"id": newID(), "kind": "drill", "title": "Own", "minutes": 9, "effort": 6, "drill": drill, "calls": []any{}})
+	document["blocks"] = append(
+		blocks,
+		map[string]any{
+			"id":      newID(),
+			"kind":    "drill",
+			"title":   "Own",
+			"minutes": 9,
+			"effort":  6,
+			"drill":   drill,
+			"calls":   []any{},
+		},
+	)
 	c.ok("PUT", "/api/lessons/"+lesson, document, fresh, "*")
 	broken = map[string]string{"student": gone, "drill": drill, "lesson": newID(), "odd": newID()}
 	db, err := sql.Open("sqlite", path)
@@ -65,7 +76,8 @@ func TestWhatCannotBeReadIsToldAndHidesNothing(t *testing.T) {
 		require.Len(t, told, 1)
 		require.Equal(t, broken[kind], told[0].ID)
 	}
-	for kind, text := range map[string]string{"student": `{"name":"Bo","hand":7}`, "drill": `{"name":"Torn","turns":"many`, "lesson": `{"title":"Torn too","date":"2026-03-10","minutes":"an hour"}`} {
+	for kind, text := range map[string]string{"student": `{"name":"Bo","hand":7}`, "drill": `{"name":"Torn","turns":"many`,
+		"lesson": `{"title":"Torn too","date":"2026-03-10","minutes":"an hour"}`} {
 		id := broken[kind]
 		saved := c.ask("GET", "/api/stored/"+kind+"/"+id, nil)
 		require.Equal(t, http.StatusOK, saved.Code)
@@ -89,9 +101,25 @@ func TestAnErasedStudentIsTold(t *testing.T) {
 	studentID, block, id := c.student(ada()), newID(), newID()
 	c.ok("PUT", "/api/lessons/"+id, lessonFor(block, studentID), fresh, "*")
 	require.Equal(t, http.StatusOK, c.ask("DELETE", "/api/students/"+studentID, nil).Code)
-	p := readProblem(t, c.ask("PUT", "/api/lessons/"+id+"/remarks/"+studentID, map[string]any{"engagement": 8, "remark": ""}), http.StatusNotFound)
+	p := readProblem(
+		t,
+		c.ask("PUT", "/api/lessons/"+id+"/remarks/"+studentID, map[string]any{"engagement": 8, "remark": ""}),
+		http.StatusNotFound,
+	)
 	require.Contains(t, p.Detail, "erased")
-	require.Equal(t, "tap.student", c.refused(id, map[string]any{"run": newID(), "block": block, "student": studentID, "entries": []any{map[string]any{"seq": 0, "kind": "made", "at": c.now}}}))
+	require.Equal(
+		t,
+		"tap.student",
+		c.refused(
+			id,
+			map[string]any{
+				"run":     newID(),
+				"block":   block,
+				"student": studentID,
+				"entries": []any{map[string]any{"seq": 0, "kind": "made", "at": c.now}},
+			},
+		),
+	)
 	require.NotContains(t, c.log.String(), "level=ERROR")
 }
 
@@ -100,18 +128,44 @@ func TestInstantsAndDaysBeyondAllLessonsAreRefused(t *testing.T) {
 	studentID, block, id := c.student(ada()), newID(), newID()
 	c.ok("PUT", "/api/lessons/"+id, lessonFor(block, studentID), fresh, "*")
 	for _, at := range []string{"9999-12-31T23:59:59-05:00", "0001-01-01T00:00:00+05:00", "2100-01-01T00:00:00Z"} {
-		require.Equal(t, "tap.entry.at", c.refused(id, map[string]any{"run": newID(), "block": block, "student": studentID, "entries": []any{map[string]any{"seq": 0, "kind": "made", "at": at}}}), at)
+		require.Equal(
+			t,
+			"tap.entry.at",
+			c.refused(
+				id,
+				map[string]any{
+					"run":     newID(),
+					"block":   block,
+					"student": studentID,
+					"entries": []any{map[string]any{"seq": 0, "kind": "made", "at": at}},
+				},
+			),
+			at,
+		)
 	}
-	for _, path := range []string{"/api/lessons/" + id, "/api/lessons/" + id + "/courtside", "/api/students/" + studentID + "/progress"} {
+	for _, path := range []string{"/api/lessons/" + id, "/api/lessons/" + id + "/courtside", "/api/students/" + studentID +
+		"/progress"} {
 		require.Equal(t, http.StatusOK, c.ask("GET", path, nil).Code, path)
 	}
 	for _, day := range []string{"9999-12-31", "0000-01-01", "2100-01-01"} {
-		p := readProblem(t, c.ask("PUT", "/api/lessons/"+newID(), with(t, lessonFor(newID(), studentID), "date", day), fresh, "*"), http.StatusUnprocessableEntity)
+		p := readProblem(
+			t,
+			c.ask("PUT", "/api/lessons/"+newID(), with(t, lessonFor(newID(), studentID), "date", day), fresh, "*"),
+			http.StatusUnprocessableEntity,
+		)
 		require.Equal(t, "date", p.Fields[0].Path, day)
-		p = readProblem(t, c.ask("POST", "/api/lessons/"+id+"/copies", map[string]any{"ids": []string{newID()}, "date": day}), http.StatusUnprocessableEntity)
+		p = readProblem(
+			t,
+			c.ask("POST", "/api/lessons/"+id+"/copies", map[string]any{"ids": []string{newID()}, "date": day}),
+			http.StatusUnprocessableEntity,
+		)
 		require.Equal(t, "date", p.Fields[0].Path, day)
 	}
-	p := readProblem(t, c.ask("POST", "/api/lessons/"+id+"/copies", map[string]any{"ids": []string{newID(), newID()}, "date": "2099-12-30"}), http.StatusUnprocessableEntity)
+	p := readProblem(
+		t,
+		c.ask("POST", "/api/lessons/"+id+"/copies", map[string]any{"ids": []string{newID(), newID()}, "date": "2099-12-30"}),
+		http.StatusUnprocessableEntity,
+	)
 	require.Equal(t, "date", p.Fields[0].Path)
 	require.NotContains(t, c.log.String(), "level=ERROR")
 }
@@ -121,7 +175,13 @@ func TestLessonsComeInWeeks(t *testing.T) {
 	studentID := c.student(ada())
 	day := time.Date(2025, 1, 1, 0, 0, 0, 0, time.UTC)
 	for i := range 45 {
-		c.ok("PUT", "/api/lessons/"+newID(), with(t, lessonFor(newID(), studentID), "date", day.AddDate(0, 0, 9*i).Format(time.DateOnly)), fresh, "*")
+		c.ok(
+			"PUT",
+			"/api/lessons/"+newID(),
+			with(t, lessonFor(newID(), studentID), "date", day.AddDate(0, 0, 9*i).Format(time.DateOnly)),
+			fresh,
+			"*",
+		)
 	}
 	seen := map[string]bool{}
 	last := "9"

@@ -26,7 +26,10 @@ func TestAVersionIsPlayedInALesson(t *testing.T) {
 	stored, ok := library.Find(before.Document.Blocks[0].Drill)
 	require.True(t, ok)
 
-	ladder := read[[]desk.Version](t, c.ask("POST", "/api/drills/versions", map[string]any{"document": stored, "people": 1, "hand": "right"}))
+	ladder := read[[]desk.Version](
+		t,
+		c.ask("POST", "/api/drills/versions", map[string]any{"document": stored, "people": 1, "hand": "right"}),
+	)
 	require.Len(t, ladder, len(stored.Variations)+1)
 	written := slices.IndexFunc(ladder, func(v desk.Version) bool { return v.Name == coach.AsWritten })
 	for i, v := range ladder {
@@ -44,15 +47,43 @@ func TestAVersionIsPlayedInALesson(t *testing.T) {
 	own[0].Goals[0].Count = 7
 	i := slices.IndexFunc(changed.Variations, func(v drill.Variation) bool { return v.Name == ladder[0].Name })
 	changed.Variations[i].Measures = own
-	tried := read[desk.WorkedDrill](t, c.ask("POST", "/api/drills/preview", map[string]any{"document": changed, "people": 1, "hand": "right", "version": ladder[0].Name}))
+	tried := read[desk.WorkedDrill](
+		t,
+		c.ask(
+			"POST",
+			"/api/drills/preview",
+			map[string]any{"document": changed, "people": 1, "hand": "right", "version": ladder[0].Name},
+		),
+	)
 	require.Equal(t, 7, tried.Document.Main().Goals[0].Count)
 	require.Equal(t, ladder[0].Sentences, tried.Sentences)
-	readProblem(t, c.ask("POST", "/api/drills/preview", map[string]any{"document": changed, "people": 1, "hand": "right", "version": "never heard of"}), http.StatusUnprocessableEntity)
+	readProblem(
+		t,
+		c.ask(
+			"POST",
+			"/api/drills/preview",
+			map[string]any{"document": changed, "people": 1, "hand": "right", "version": "never heard of"},
+		),
+		http.StatusUnprocessableEntity,
+	)
 
-	edited := read[desk.EditedLesson](t, c.ask("POST", "/api/lessons/edit", map[string]any{"document": before.Document, "edit": map[string]any{"kind": "version", "block": block, "text": ladder[0].Name}}))
+	edited := read[desk.EditedLesson](
+		t,
+		c.ask(
+			"POST",
+			"/api/lessons/edit",
+			map[string]any{
+				"document": before.Document,
+				"edit":     map[string]any{"kind": "version", "block": block, "text": ladder[0].Name},
+			},
+		),
+	)
 	require.Equal(t, ladder[0].Name, edited.Document.Blocks[0].Version)
 	document := edited.Document
-	document.Blocks[0].Variants = append(document.Blocks[0].Variants, lesson.Variant{Student: second, Version: ladder[len(ladder)-1].Name})
+	document.Blocks[0].Variants = append(
+		document.Blocks[0].Variants,
+		lesson.Variant{Student: second, Version: ladder[len(ladder)-1].Name},
+	)
 	saved := read[plan.Lesson](t, c.ask("PUT", "/api/lessons/"+id, document, "If-Match", `"1"`))
 	easier, err := stored.Version(ladder[0].Name)
 	require.NoError(t, err)
@@ -72,5 +103,16 @@ func TestAVersionIsPlayedInALesson(t *testing.T) {
 	require.True(t, slices.ContainsFunc(told.Plan.Findings, func(f finding.Finding) bool {
 		return f.Block == block && len(f.Remedies) == 1 && f.Remedies[0].Label == "Play it as written"
 	}), "%v", told.Plan.Findings)
-	readProblem(t, c.ask("POST", "/api/lessons/edit", map[string]any{"document": before.Document, "edit": map[string]any{"kind": "version", "block": block, "text": "no more"}}), http.StatusUnprocessableEntity)
+	readProblem(
+		t,
+		c.ask(
+			"POST",
+			"/api/lessons/edit",
+			map[string]any{
+				"document": before.Document,
+				"edit":     map[string]any{"kind": "version", "block": block, "text": "no more"},
+			},
+		),
+		http.StatusUnprocessableEntity,
+	)
 }

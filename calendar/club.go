@@ -10,8 +10,8 @@ import (
 	ics "github.com/arran4/golang-ical"
 )
 
-// Club is a stand-in for the booking calendar of a club: a few weeks of an invented one, from a day on. Once it was read, it is another one: a booking
-// was moved, one was cancelled, and one is new.
+// Club is a stand-in for the booking calendar of a club: a few weeks of an invented one, from a day on. Once it was
+// read, it is another one: a booking was moved, one was cancelled, and one is new.
 type Club struct {
 	From time.Time // in the club's zone
 	lock sync.Mutex
@@ -61,7 +61,10 @@ func (c *Club) calendar(later bool) []byte {
 		return time.Date(day.Year(), day.Month(), day.Day(), 0, 0, 0, 0, zone).Add(b.start + shift)
 	}
 	if zone != time.UTC {
-		calendar.Components = append(calendar.Components, describeZone(zone, c.From.AddDate(0, -1, 0), c.From.AddDate(0, 3, 0)))
+		calendar.Components = append(
+			calendar.Components,
+			describeZone(zone, c.From.AddDate(0, -1, 0), c.From.AddDate(0, 3, 0)),
+		)
 	}
 	add := func(b clubBooking, begins time.Time) *ics.VEvent {
 		event := calendar.AddEvent(b.uid + "@club.example")

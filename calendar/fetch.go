@@ -44,8 +44,8 @@ func OnThisMachine(address string) bool {
 // errElsewhere says that an address leads to somewhere else.
 var errElsewhere = errors.New("this address leads to another one: connect that")
 
-// Fetch reads a calendar at an address. Why it could not be is told in a coach's words. Nothing but the host and the port of the address is ever
-// spoken to: no redirection leads elsewhere, and no name leads to this machine.
+// Fetch reads a calendar at an address. Why it could not be is told in a coach's words. Nothing but the host and the
+// port of the address is ever spoken to: no redirection leads elsewhere, and no name leads to this machine.
 func Fetch(ctx context.Context, address string) ([]byte, error) {
 	if err := CheckAddress(address); err != nil {
 		return nil, err
@@ -65,7 +65,12 @@ func Fetch(ctx context.Context, address string) ([]byte, error) {
 		return nil
 	}}
 	client := http.Client{
-		Transport: &http.Transport{DialContext: dialer.DialContext, DisableKeepAlives: true, TLSHandshakeTimeout: fetchWithin, ForceAttemptHTTP2: true},
+		Transport: &http.Transport{
+			DialContext:         dialer.DialContext,
+			DisableKeepAlives:   true,
+			TLSHandshakeTimeout: fetchWithin,
+			ForceAttemptHTTP2:   true,
+		},
 		CheckRedirect: func(next *http.Request, via []*http.Request) error {
 			if len(via) > 3 || next.URL.Host != request.URL.Host || next.URL.Scheme != request.URL.Scheme {
 				return errElsewhere

@@ -10,7 +10,8 @@ import (
 	"hodometer/calendar"
 )
 
-// An address speaks to its own host and port only: a redirection to any other, open or closed, is told in the same words.
+// An address speaks to its own host and port only: a redirection to any other, open or closed, is told in the same
+// words.
 func TestACalendarLeadsNowhereElse(t *testing.T) {
 	asked := 0
 	other := httptest.NewServer(http.HandlerFunc(func(http.ResponseWriter, *http.Request) { asked++ }))

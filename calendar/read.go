@@ -37,9 +37,16 @@ type Calendar struct {
 	Left     []string // entries that are no bookings, and why, in a coach's words
 }
 
-// Read reads the bookings of a calendar that begin from one moment to another, by the clock of the coach's zone. A series is taken apart, with its
-// exceptions. named finds students in a text. Its error is an ErrUnreadable, or ctx.Err() when cancelled.
-func Read(ctx context.Context, data []byte, from, to time.Time, home *time.Location, named func(text string) []string) (read Calendar, err error) {
+// Read reads the bookings of a calendar that begin from one moment to another, by the clock of the coach's zone. A
+// series is taken apart, with its exceptions. named finds students in a text. Its error is an ErrUnreadable, or
+// ctx.Err() when cancelled.
+func Read(
+	ctx context.Context,
+	data []byte,
+	from, to time.Time,
+	home *time.Location,
+	named func(text string) []string,
+) (read Calendar, err error) {
 	defer func() {
 		// The reader of calendars was not made for files that are damaged on purpose.
 		if recover() != nil {
@@ -78,7 +85,12 @@ func Read(ctx context.Context, data []byte, from, to time.Time, home *time.Locat
 		return strings.Compare(a.Date+a.Start+a.UID+a.Instance, b.Date+b.Start+b.UID+b.Instance)
 	})
 	if len(r.out.Bookings) > MaxBookings {
-		return Calendar{}, invalid.Unreadable("this calendar has more than %d bookings from %s to %s", MaxBookings, from.Format(time.DateOnly), to.Format(time.DateOnly))
+		return Calendar{}, invalid.Unreadable(
+			"this calendar has more than %d bookings from %s to %s",
+			MaxBookings,
+			from.Format(time.DateOnly),
+			to.Format(time.DateOnly),
+		)
 	}
 	return r.out, nil
 }
@@ -143,7 +155,8 @@ func (r *reader) series(events []*ics.VEvent) {
 	}
 }
 
-// one takes the entries of one identifier. Of several that stand for the same thing, the one with the highest sequence goes, else the last.
+// one takes the entries of one identifier. Of several that stand for the same thing, the one with the highest sequence
+// goes, else the last.
 func (r *reader) one(entries []entry) {
 	exceptions := map[int64]entry{}
 	var main *entry
@@ -191,7 +204,10 @@ func (r *reader) moments(e entry) ([]time.Time, bool) {
 		case "RRULE":
 			option, err := rrule.StrToROptionInLocation(property.Value, e.where)
 			if err != nil || option.Freq > rrule.DAILY {
-				r.out.Left = append(r.out.Left, fmt.Sprintf("“%s”: how it repeats cannot be read; only its first time is taken", title(e)))
+				r.out.Left = append(
+					r.out.Left,
+					fmt.Sprintf("“%s”: how it repeats cannot be read; only its first time is taken", title(e)),
+				)
 				continue
 			}
 			option.Dtstart = e.begins
@@ -200,7 +216,10 @@ func (r *reader) moments(e entry) ([]time.Time, bool) {
 			}
 			rule, err := rrule.NewRRule(*option)
 			if err != nil {
-				r.out.Left = append(r.out.Left, fmt.Sprintf("“%s”: how it repeats cannot be read; only its first time is taken", title(e)))
+				r.out.Left = append(
+					r.out.Left,
+					fmt.Sprintf("“%s”: how it repeats cannot be read; only its first time is taken", title(e)),
+				)
 				continue
 			}
 			set.RRule(rule)
@@ -257,8 +276,16 @@ func (r *reader) add(e entry, at time.Time, instance string) {
 		}
 	}
 	r.out.Bookings = append(r.out.Bookings, booking.Booking{
-		UID: e.uid, Instance: instance, Title: title(e), Date: at.Format(time.DateOnly), Start: at.Format("15:04"),
-		Minutes: int(e.lasts.Minutes()), Cancelled: r.cancels || strings.EqualFold(text(e, "STATUS"), "CANCELLED"), Students: r.named(said),
+		UID:      e.uid,
+		Instance: instance,
+		Title:    title(e),
+		Date:     at.Format(time.DateOnly),
+		Start:    at.Format("15:04"),
+		Minutes: int(
+			e.lasts.Minutes(),
+		),
+		Cancelled: r.cancels || strings.EqualFold(text(e, "STATUS"), "CANCELLED"),
+		Students:  r.named(said),
 	})
 }
 

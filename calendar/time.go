@@ -36,7 +36,10 @@ func (r *reader) at(value string, zones []string) (time.Time, bool) {
 		return at, err == nil && sensible(at)
 	}
 	zone := r.home
-	if known, err := time.LoadLocation(strings.TrimPrefix(zones[0], "/")); err == nil && zones[0] != "" && zones[0] != "Local" {
+	if known, err := time.LoadLocation(
+		strings.TrimPrefix(zones[0], "/"),
+	); err == nil && zones[0] != "" &&
+		zones[0] != "Local" {
 		zone = known
 	} else if described, is := r.zones[zones[0]]; is {
 		zone = described
@@ -48,7 +51,9 @@ func (r *reader) at(value string, zones []string) (time.Time, bool) {
 // sensible says whether a time lies where lessons can be.
 func sensible(at time.Time) bool { return at.Year() >= 1970 && at.Year() <= 2100 }
 
-var durations = regexp.MustCompile(`^\+?P(?:(\d{1,3})W)?(?:(\d{1,3})D)?(?:T(?:(\d{1,3})H)?(?:(\d{1,4})M)?(?:(\d{1,5})S)?)?$`)
+var durations = regexp.MustCompile(
+	`^\+?P(?:(\d{1,3})W)?(?:(\d{1,3})D)?(?:T(?:(\d{1,3})H)?(?:(\d{1,4})M)?(?:(\d{1,5})S)?)?$`,
+)
 
 // lasting reads a duration; false where it is none.
 func lasting(text string) (time.Duration, bool) {

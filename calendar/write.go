@@ -27,8 +27,8 @@ func (e Event) begin(zone *time.Location) (time.Time, bool) {
 	return at, err == nil
 }
 
-// Write writes events as a calendar with a name, in a time zone, at a moment. Events without a day are left out. The same events at the same
-// moment are the same bytes.
+// Write writes events as a calendar with a name, in a time zone, at a moment. Events without a day are left out. The
+// same events at the same moment are the same bytes.
 func Write(name string, events []Event, zone *time.Location, now time.Time) []byte {
 	calendar := ics.NewCalendarFor("Hodometer")
 	calendar.SetMethod(ics.MethodPublish)
@@ -52,7 +52,10 @@ func Write(name string, events []Event, zone *time.Location, now time.Time) []by
 		if zone != time.Local {
 			calendar.SetXWRTimezone(id)
 		}
-		calendar.Components = append(calendar.Components, describeZone(zone, first.Add(-24*time.Hour), last.Add(24*time.Hour)))
+		calendar.Components = append(
+			calendar.Components,
+			describeZone(zone, first.Add(-24*time.Hour), last.Add(24*time.Hour)),
+		)
 	}
 	for _, e := range events {
 		at, ok := e.begin(zone)

@@ -1,4 +1,5 @@
-// Package calendar reads and writes iCalendar (RFC 5545): the lessons of a coach for a calendar program, and the bookings of a club.
+// Package calendar reads and writes iCalendar (RFC 5545): the lessons of a coach for a calendar program, and the
+// bookings of a club.
 package calendar
 
 import (
@@ -11,13 +12,14 @@ import (
 	ics "github.com/arran4/golang-ical"
 )
 
-// Home is the time zone of this machine: by its name in the tz database, which calendar programs know, where the machine tells it; else the clocks
-// of the machine under no name, which a calendar then describes.
+// Home is the time zone of this machine: by its name in the tz database, which calendar programs know, where the
+// machine tells it; else the clocks of the machine under no name, which a calendar then describes.
 func Home() *time.Location {
 	return homeAs(time.Local.String(), "/etc/localtime")
 }
 
-// homeAs is the zone of a machine whose local time is called so; where it is not named, it may be by what its file of local time stands for.
+// homeAs is the zone of a machine whose local time is called so; where it is not named, it may be by what its file of
+// local time stands for.
 func homeAs(name, localtime string) *time.Location {
 	if name == "Local" {
 		link, _ := filepath.EvalSymlinks(localtime)

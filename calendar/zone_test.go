@@ -31,8 +31,9 @@ func TestTheZoneOfTheMachine(t *testing.T) {
 	}
 }
 
-// A machine whose zone has no name that is known: its clocks are described, so that every program has the lesson at the same moment. In 2026 the
-// clocks of Berlin go forward on 29 March (EU directive 2000/84/EC): 16:00 is 15:00 UTC before, and 14:00 UTC after.
+// A machine whose zone has no name that is known: its clocks are described, so that every program has the lesson at the
+// same moment. In 2026 the clocks of Berlin go forward on 29 March (EU directive 2000/84/EC): 16:00 is 15:00 UTC
+// before, and 14:00 UTC after.
 func TestAZoneWithoutANameIsDescribed(t *testing.T) {
 	before := time.Local
 	t.Cleanup(func() { time.Local = before })

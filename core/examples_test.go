@@ -10,7 +10,8 @@ import (
 	"github.com/stretchr/testify/require"
 )
 
-// TestEveryRoomHasAnExample fails where a room of core does not show how its main entry is used: an example that is run, and so stays true.
+// TestEveryRoomHasAnExample fails where a room of core does not show how its main entry is used: an example that is
+// run, and so stays true.
 func TestEveryRoomHasAnExample(t *testing.T) {
 	out, err := exec.CommandContext(t.Context(), "go", "list", "-f", `{{.Dir}} {{len .GoFiles}}`, "./...").Output()
 	require.NoError(t, err)

@@ -20,7 +20,21 @@ import (
 func TestCoreImportsOnlyWhatItMay(t *testing.T) {
 	out, err := exec.CommandContext(t.Context(), "go", "list", "-json=ImportPath,Imports", "./...").Output()
 	require.NoError(t, err)
-	forbidden := []string{"net", "net/http", "database/sql", "os", "os/exec", "io/fs", "embed", "syscall", "log", "log/slog", "math/rand", "crypto/rand", "unsafe"}
+	forbidden := []string{
+		"net",
+		"net/http",
+		"database/sql",
+		"os",
+		"os/exec",
+		"io/fs",
+		"embed",
+		"syscall",
+		"log",
+		"log/slog",
+		"math/rand",
+		"crypto/rand",
+		"unsafe",
+	}
 	seen := 0
 	for decoder := json.NewDecoder(strings.NewReader(string(out))); ; seen++ {
 		var p struct {
@@ -67,7 +81,9 @@ func TestRoomsOfCoreBuildOnOneAnother(t *testing.T) {
 	}))
 	require.LessOrEqual(t, len(groups), 9, "a newcomer reads no more at a glance: %v", groups)
 	require.Len(t, slices.Compact(slices.Sorted(slices.Values(groups))), len(groups), "each group stands in one piece")
-	out, err := exec.CommandContext(t.Context(), "go", "list", "-f", `{{.ImportPath}}{{range .Imports}} {{.}}{{end}}`, "./...").Output()
+	out, err := exec.CommandContext(t.Context(), "go", "list", "-f", `{{.ImportPath}}{{range .Imports}} {{.}}{{end}}`,
+		"./...").
+		Output()
 	require.NoError(t, err)
 	for _, line := range strings.Split(strings.TrimSpace(string(out)), "\n") {
 		paths := strings.Fields(line)
@@ -87,7 +103,10 @@ func TestRoomsOfCoreBuildOnOneAnother(t *testing.T) {
 // TestCoreHasNoClock fails when core asks for the time or for random numbers instead of being given
 // them.
 func TestCoreHasNoClock(t *testing.T) {
-	out, err := exec.CommandContext(t.Context(), "grep", "-rnE", `time\.(Now|Since|Until|Sleep|After|Tick|NewTimer|NewTicker)\(|rand\.(Int|Float|Perm|Shuffle)`, "--include=*.go", ".").CombinedOutput()
+	out, err := exec.CommandContext(t.Context(), "grep", "-rnE",
+		`time\.(Now|Since|Until|Sleep|After|Tick|NewTimer|NewTicker)\(|rand\.(Int|Float|Perm|Shuffle)`, "--include=*.go",
+		".").
+		CombinedOutput()
 	lines := strings.TrimSpace(string(out))
 	for _, line := range strings.Split(lines, "\n") {
 		if line != "" && !strings.Contains(line, "_test.go:") {

@@ -27,7 +27,12 @@ type filler struct {
 }
 
 func fill(ctx context.Context, stored *store.Store, now time.Time, years int) error {
-	f := &filler{store: stored, now: now, dice: rand.New(rand.NewPCG(7, 420)), places: rand.New(rand.NewPCG(7, 421))} //nolint:gosec // dice, not secrets
+	f := &filler{
+		store:  stored,
+		now:    now,
+		dice:   rand.New(rand.NewPCG(7, 420)), //nolint:gosec // dice, not secrets
+		places: rand.New(rand.NewPCG(7, 421)), //nolint:gosec // the same
+	}
 	students := make([]string, len(people()))
 	for i, profile := range people() {
 		var err error
@@ -56,8 +61,13 @@ func (f *filler) id() string {
 
 func (f *filler) lesson(ctx context.Context, s series, students []string, n, day int) error {
 	d := lesson.Document{
-		FormatVersion: lesson.FormatVersion, Title: s.title, Date: f.now.AddDate(0, 0, day).Format(time.DateOnly), Start: s.start,
-		Minutes: s.minutes, Blocks: slices.Clone(s.blocks), Students: make([]string, len(s.students)),
+		FormatVersion: lesson.FormatVersion,
+		Title:         s.title,
+		Date:          f.now.AddDate(0, 0, day).Format(time.DateOnly),
+		Start:         s.start,
+		Minutes:       s.minutes,
+		Blocks:        slices.Clone(s.blocks),
+		Students:      make([]string, len(s.students)),
 	}
 	for i, who := range s.students {
 		d.Students[i] = students[who]
@@ -106,11 +116,24 @@ func (f *filler) finish(ctx context.Context, lessonID string, start time.Time, m
 }
 
 // begin is a run of a block's drill, with nothing counted yet.
-func (f *filler) begin(lessonID string, block lesson.Block, studentID string, at time.Time) (underway.Counted, drill.Document) {
+func (f *filler) begin(
+	lessonID string,
+	block lesson.Block,
+	studentID string,
+	at time.Time,
+) (underway.Counted, drill.Document) {
 	i := slices.IndexFunc(builtIn(), func(s library.Stored) bool { return s.ID == block.Drill })
 	d := builtIn()[i].Document
 	return underway.Counted{Runs: []underway.Run{{ID: f.id()}}, Attempt: underway.Attempt{
-		Lesson: lessonID, Block: block.ID, Student: studentID, Drill: block.Drill, Name: d.Name, Stroke: d.StrokeOf(d.Main()), Rung: d.RungOf(d.Main()), Measure: d.Main(), At: at,
+		Lesson:  lessonID,
+		Block:   block.ID,
+		Student: studentID,
+		Drill:   block.Drill,
+		Name:    d.Name,
+		Stroke:  d.StrokeOf(d.Main()),
+		Rung:    d.RungOf(d.Main()),
+		Measure: d.Main(),
+		At:      at,
 	}}, d
 }
 
@@ -126,7 +149,10 @@ func (f *filler) played(ctx context.Context, s series, d lesson.Document, id str
 			}
 			rate := s.rates[who][drills] + 0.015*float64(n) // a little better every time
 			drills++
-			if err := f.store.AddTaps(ctx, f.run(id, block, d.Students[i], people()[s.students[i]].Hand, begins, rate, who%2 == 0)); err != nil {
+			if err := f.store.AddTaps(
+				ctx,
+				f.run(id, block, d.Students[i], people()[s.students[i]].Hand, begins, rate, who%2 == 0),
+			); err != nil {
 				return err
 			}
 		}
@@ -139,7 +165,15 @@ func (f *filler) played(ctx context.Context, s series, d lesson.Document, id str
 }
 
 // run logs one student's turns at a drill, after the turn or ball by ball.
-func (f *filler) run(lessonID string, block lesson.Block, studentID string, hand student.Hand, at time.Time, rate float64, afterTheTurn bool) underway.Counted {
+func (f *filler) run(
+	lessonID string,
+	block lesson.Block,
+	studentID string,
+	hand student.Hand,
+	at time.Time,
+	rate float64,
+	afterTheTurn bool,
+) underway.Counted {
 	run, d := f.begin(lessonID, block, studentID, at)
 	var taps []tally.Entry
 	mirrored, radius := d.For(hand), 0.0

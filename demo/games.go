@@ -12,7 +12,8 @@ import (
 	"hodometer/core/sport/sports"
 )
 
-// games enters what the young tennis players of the club played against each other on three evenings: the older they are the better.
+// games enters what the young tennis players of the club played against each other on three evenings: the older they
+// are the better.
 func (f *filler) games(ctx context.Context, students []string) error {
 	var who []string
 	skill := map[string]float64{}
@@ -27,7 +28,11 @@ func (f *filler) games(ctx context.Context, students []string) error {
 	}
 	for evening, day := range []int{-30, -16, -4} {
 		m := game.Match{
-			FormatVersion: game.MatchVersion, Title: "Games to 11", Sport: court.Tennis, Date: f.now.AddDate(0, 0, day).Format(time.DateOnly), Players: who,
+			FormatVersion: game.MatchVersion,
+			Title:         "Games to 11",
+			Sport:         court.Tennis,
+			Date:          f.now.AddDate(0, 0, day).Format(time.DateOnly),
+			Players:       who,
 		}
 		for i, near := range who {
 			far := who[(i+1+evening)%len(who)]
@@ -54,7 +59,8 @@ func (f *filler) games(ctx context.Context, students []string) error {
 	return f.duel(ctx, students[noor], students[teo])
 }
 
-// duel is a game of two that was counted rally by rally, with their backhands beside the score: fewer go in than in drills.
+// duel is a game of two that was counted rally by rally, with their backhands beside the score: fewer go in than in
+// drills.
 func (f *filler) duel(ctx context.Context, near, far string) error {
 	ready, ok := library.FindGame("266ce16a-0630-5f1d-bb58-2162fac3a350")
 	if !ok {
@@ -64,8 +70,14 @@ func (f *filler) duel(ctx context.Context, near, far string) error {
 	rules.Measures = append(rules.Measures, game.Measure{ID: "backhand", Name: "backhand", Stroke: sports.Backhand})
 	at := f.now.AddDate(0, 0, -2)
 	m := game.Match{
-		FormatVersion: game.MatchVersion, Game: "266ce16a-0630-5f1d-bb58-2162fac3a350", Title: ready.Name, Sport: ready.Sport, Court: ready.Court,
-		Date: at.Format(time.DateOnly), Players: []string{near, far}, Rules: &rules,
+		FormatVersion: game.MatchVersion,
+		Game:          "266ce16a-0630-5f1d-bb58-2162fac3a350",
+		Title:         ready.Name,
+		Sport:         ready.Sport,
+		Court:         ready.Court,
+		Date:          at.Format(time.DateOnly),
+		Players:       []string{near, far},
+		Rules:         &rules,
 	}
 	var s game.State
 	for !s.Over {

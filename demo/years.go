@@ -53,7 +53,14 @@ func (f *filler) years(ctx context.Context, years int) error {
 			}
 			for n := range lessonsOfWeek {
 				who := f.some(there, 1+n%3)
-				if err := f.past(ctx, fmt.Sprintf("Lesson %d of the week", n+1), first.AddDate(0, 0, n%6), 9+n/2, who, 2); err != nil {
+				if err := f.past(
+					ctx,
+					fmt.Sprintf("Lesson %d of the week", n+1),
+					first.AddDate(0, 0, n%6),
+					9+n/2,
+					who,
+					2,
+				); err != nil {
 					return err
 				}
 			}
@@ -64,7 +71,33 @@ func (f *filler) years(ctx context.Context, years int) error {
 
 // students adds invented students.
 func (f *filler) students(ctx context.Context, count int, family string) ([]string, error) {
-	given := []string{"Alba", "Birk", "Cora", "Dag", "Effie", "Finn", "Greta", "Hugo", "Isla", "Jory", "Kaya", "Lars", "Mina", "Ned", "Orla", "Piet", "Quinn", "Rosa", "Sten", "Thea", "Una", "Vito", "Willa", "Yara", "Zeno"}
+	given := []string{
+		"Alba",
+		"Birk",
+		"Cora",
+		"Dag",
+		"Effie",
+		"Finn",
+		"Greta",
+		"Hugo",
+		"Isla",
+		"Jory",
+		"Kaya",
+		"Lars",
+		"Mina",
+		"Ned",
+		"Orla",
+		"Piet",
+		"Quinn",
+		"Rosa",
+		"Sten",
+		"Thea",
+		"Una",
+		"Vito",
+		"Willa",
+		"Yara",
+		"Zeno",
+	}
 	hands := []student.Hand{student.RightHand, student.RightHand, student.RightHand, student.LeftHand}
 	levels := []student.Level{student.Beginner, student.Improver, student.Club, student.Tournament}
 	ids := make([]string, count)
@@ -98,8 +131,13 @@ func (f *filler) past(ctx context.Context, title string, day time.Time, hour int
 		blocks = append(blocks, drillBlock(names[built], built, 12), water(4))
 	}
 	d := lesson.Document{
-		FormatVersion: lesson.FormatVersion, Title: title, Date: day.Format(time.DateOnly), Start: fmt.Sprintf("%02d:00", hour), Minutes: 60,
-		Students: who, Blocks: append(blocks, talk(4)),
+		FormatVersion: lesson.FormatVersion,
+		Title:         title,
+		Date:          day.Format(time.DateOnly),
+		Start:         fmt.Sprintf("%02d:00", hour),
+		Minutes:       60,
+		Students:      who,
+		Blocks:        append(blocks, talk(4)),
 	}
 	id, err := f.add(ctx, d)
 	if err != nil {

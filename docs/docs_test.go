@@ -1,5 +1,5 @@
-// Package docs_test holds the documents for those who change the program to what is there: every path, command, route, type and function that they name
-// is looked for.
+// Package docs_test holds the documents for those who change the program to what is there: every path, command, route,
+// type and function that they name is looked for.
 package docs_test
 
 import (
@@ -105,7 +105,9 @@ func read(t *testing.T) *source {
 		if err != nil {
 			return err
 		}
-		if entry.IsDir() && (path == "node_modules" || path == ".git" || path == "ui/dist" || path == "test-results" || path == ".svelte-check") {
+		if entry.IsDir() &&
+			(path == "node_modules" || path == ".git" || path == "ui/dist" || path == "test-results" ||
+				path == ".svelte-check") {
 			return filepath.SkipDir
 		}
 		s.add(t, path, entry)
@@ -127,7 +129,8 @@ var (
 	made    = regexp.MustCompile(`^make ([a-z-]+)`)
 )
 
-// has says whether something that stands in a document in code is there; known is false where it is nothing that can be looked for.
+// has says whether something that stands in a document in code is there; known is false where it is nothing that can be
+// looked for.
 func (s *source) has(named string) (has, known bool) {
 	switch {
 	case made.MatchString(named):

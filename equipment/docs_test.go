@@ -14,7 +14,8 @@ import (
 	"hodometer/core/sport/court"
 )
 
-// docs/devices.md is true: its examples are taken, and all that the simulated devices say is of the shape of its schema.
+// docs/devices.md is true: its examples are taken, and all that the simulated devices say is of the shape of its
+// schema.
 func TestThePageAboutDevicesIsTrue(t *testing.T) {
 	page, err := os.ReadFile("../docs/devices.md")
 	require.NoError(t, err)

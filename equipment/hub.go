@@ -47,7 +47,8 @@ type SaidEvents struct {
 	Events    []SaidEvent `json:"events"`
 }
 
-// How many events are kept, how long who asks waits for one, and how often it is looked whether a machine is watched still.
+// How many events are kept, how long who asks waits for one, and how often it is looked whether a machine is watched
+// still.
 const (
 	keptEvents   = 500
 	waitForEvent = 8 * time.Second
@@ -78,8 +79,8 @@ type Hub struct {
 // Usual are the addresses at which devices listen unless the coach says otherwise.
 func Usual() []string { return []string{"127.0.0.1:7501", "127.0.0.1:7502"} }
 
-// Known says whether an address may be joined from another device: it is a usual one, or was typed at the machine. Others would tell which ports of the
-// machine are open.
+// Known says whether an address may be joined from another device: it is a usual one, or was typed at the machine.
+// Others would tell which ports of the machine are open.
 func (h *Hub) Known(address string) bool {
 	h.lock.Lock()
 	defer h.lock.Unlock()
@@ -108,7 +109,14 @@ func NewHub() *Hub {
 }
 
 func newHub(now func() float64) *Hub {
-	h := &Hub{joined: map[Kind]*joined{}, typed: map[string]bool{}, station: &throwing.Station{}, more: make(chan struct{}), closed: make(chan struct{}), now: now}
+	h := &Hub{
+		joined:  map[Kind]*joined{},
+		typed:   map[string]bool{},
+		station: &throwing.Station{},
+		more:    make(chan struct{}),
+		closed:  make(chan struct{}),
+		now:     now,
+	}
 	go h.watch()
 	return h
 }
@@ -150,7 +158,20 @@ func (h *Hub) stopped(j *joined) {
 	open, why := h.station.Guard.Open()
 	if !open && why != j.Stopped {
 		j.Stopped = why
-		h.say(SaidEvent{By: Machine, Event: throwing.Event{Event: throwing.Reported, N: j.Stands.N, Left: j.Stands.Left, Jammed: j.Stands.Jammed, Times: j.Stands.Times, Program: j.Stands.Program, Why: why}})
+		h.say(
+			SaidEvent{
+				By: Machine,
+				Event: throwing.Event{
+					Event:   throwing.Reported,
+					N:       j.Stands.N,
+					Left:    j.Stands.Left,
+					Jammed:  j.Stands.Jammed,
+					Times:   j.Stands.Times,
+					Program: j.Stands.Program,
+					Why:     why,
+				},
+			},
+		)
 	}
 }
 
@@ -185,7 +206,8 @@ func (h *Hub) status() Equipment {
 	return Equipment{Machine: of(Machine), Eye: of(Eye), Seq: h.seq, Tally: h.station.Booking.Tally}
 }
 
-// waits is how many times as long a machine waits between balls as its program says: just as long, as long as it has not said.
+// waits is how many times as long a machine waits between balls as its program says: just as long, as long as it has
+// not said.
 func waits(stands throwing.Event) float64 { return max(cmp.Or(stands.Times, 1), 0.2) }
 
 // Join joins a device of a kind for a lesson; the one before is let go. It returns a RefusedError where that cannot be.
@@ -217,7 +239,10 @@ func (h *Hub) dial(ctx context.Context, kind Kind, j *joined) error {
 // take has a link be the one of its kind, all at once, and begins to listen to it.
 func (h *Hub) take(kind Kind, link *Link, j *joined) error {
 	if link.Hello.Is != kind {
-		return RefusedError{"this is a " + map[Kind]string{Machine: "ball machine", Eye: "eye for landings"}[link.Hello.Is] + ", not the other one"}
+		return RefusedError{
+			"this is a " + map[Kind]string{Machine: "ball machine", Eye: "eye for landings"}[link.Hello.Is] +
+				", not the other one",
+		}
 	}
 	if err := link.Tell(throwing.Command{Do: throwing.State}); err != nil {
 		return RefusedError{err.Error()}
@@ -249,7 +274,8 @@ const (
 
 // Simulate starts a simulated device on a free port of this machine, and joins it for a lesson.
 func (h *Hub) Simulate(ctx context.Context, kind Kind, lesson string) (Equipment, error) {
-	var device Simulated = SimulatedMachine{throwing.NewMachine(throwing.Make{Hopper: simulatedHopper, Jitter: simulatedJitter, Seed: 1})}
+	var device Simulated = SimulatedMachine{throwing.NewMachine(throwing.Make{Hopper: simulatedHopper,
+		Jitter: simulatedJitter, Seed: 1})}
 	if kind == Eye {
 		device = &SimulatedEye{Eye: throwing.NewEye(simulatedSpread, 1), Flight: simulatedFlight}
 	}
@@ -282,7 +308,8 @@ func (h *Hub) listen(kind Kind, link *Link) {
 		if kind == Machine {
 			h.station.Stop("the machine is lost", h.now())
 		}
-		h.say(SaidEvent{By: kind, Event: throwing.Event{Event: throwing.Reported}}) // that it is lost is seen from how everything stands
+		// that it is lost is seen from how everything stands
+		h.say(SaidEvent{By: kind, Event: throwing.Event{Event: throwing.Reported}})
 	}
 }
 
@@ -470,8 +497,8 @@ func (h *Hub) withMachine(do func(j *joined) error) (Equipment, error) {
 	return h.status(), nil
 }
 
-// Events are what devices said after an event, all of it, each once; less than 0: what comes from now on. Where there is nothing it is waited for a
-// while. It returns ctx.Err() when cancelled.
+// Events are what devices said after an event, all of it, each once; less than 0: what comes from now on. Where there
+// is nothing it is waited for a while. It returns ctx.Err() when cancelled.
 func (h *Hub) Events(ctx context.Context, after int) (SaidEvents, error) {
 	wait, cancel := context.WithTimeout(ctx, waitForEvent)
 	defer cancel()

@@ -132,7 +132,8 @@ func TestADeviceIsLetGoAtTheEndOfItsLesson(t *testing.T) {
 	require.NotNil(t, h.Status().Machine, "what was joined for no lesson stays")
 }
 
-// A machine that was told something and has not answered yet is shown at the pace of its program, not at five times that.
+// A machine that was told something and has not answered yet is shown at the pace of its program, not at five times
+// that.
 func TestAMachineThatHasNotSaidItsPaceHasThatOfItsProgram(t *testing.T) {
 	for said, times := range map[float64]float64{0: 1, 1: 1, 2: 2, 0.1: 0.2} {
 		require.InDelta(t, times, equipment.Waits(throwing.Event{Event: throwing.Reported, Times: said}), 1e-12)

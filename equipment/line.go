@@ -1,4 +1,5 @@
-// Package equipment speaks with ball machines and eyes for landings: one JSON object a line, over TCP on this machine. docs/devices.md describes it.
+// Package equipment speaks with ball machines and eyes for landings: one JSON object a line, over TCP on this machine.
+// docs/devices.md describes it.
 package equipment
 
 import (

@@ -25,7 +25,9 @@ const (
 )
 
 // errNotHere says that an address is not on this machine.
-var errNotHere = errors.New("devices are joined on this machine only, as 127.0.0.1:7501: a real one by an adapter that runs here")
+var errNotHere = errors.New(
+	"devices are joined on this machine only, as 127.0.0.1:7501: a real one by an adapter that runs here",
+)
 
 // Link is a connection to a device.
 type Link struct {

@@ -52,7 +52,13 @@ func awaited(t *testing.T, l *equipment.Link, kind throwing.EventKind) throwing.
 }
 
 func program() *throwing.Program {
-	return &throwing.Program{Name: "two", Balls: []throwing.Ball{{To: court.Point{Y: -8}, Speed: 15, Wait: 0.3}, {To: court.Point{X: 2, Y: -8}, Speed: 15, Wait: 0.3}}}
+	return &throwing.Program{
+		Name: "two",
+		Balls: []throwing.Ball{
+			{To: court.Point{Y: -8}, Speed: 15, Wait: 0.3},
+			{To: court.Point{X: 2, Y: -8}, Speed: 15, Wait: 0.3},
+		},
+	}
 }
 
 func TestAMachineIsJoinedAndThrows(t *testing.T) {
@@ -130,14 +136,15 @@ func TestWhoIsNoDeviceIsNotJoined(t *testing.T) {
 		says string
 		why  string
 	}{
-		"garbage":             {"\x00\xff\xfe garbage\n", "neither a ball machine nor an eye"},
-		"something else":      {"HTTP/1.1 400 Bad Request\r\n\r\n", "neither a ball machine nor an eye"},
-		"half a line":         {`{"is":"machine","prot`, "nothing that can be understood"},
-		"nothing":             {"", "nothing that can be understood"},
-		"a line without end":  {strings.Repeat("x", 200_000), "nothing that can be understood"},
-		"a toaster":           {`{"is":"toaster","protocol":2}` + "\n", "neither a ball machine nor an eye"},
-		"a protocol to come":  {`{"is":"machine","protocol":3}` + "\n", "version 3"},
-		"a name without end":  {`{"is":"machine","protocol":2,"name":"` + strings.Repeat("n", 70_000) + `"}` + "\n", "nothing that can be understood"},
+		"garbage":            {"\x00\xff\xfe garbage\n", "neither a ball machine nor an eye"},
+		"something else":     {"HTTP/1.1 400 Bad Request\r\n\r\n", "neither a ball machine nor an eye"},
+		"half a line":        {`{"is":"machine","prot`, "nothing that can be understood"},
+		"nothing":            {"", "nothing that can be understood"},
+		"a line without end": {strings.Repeat("x", 200_000), "nothing that can be understood"},
+		"a toaster":          {`{"is":"toaster","protocol":2}` + "\n", "neither a ball machine nor an eye"},
+		"a protocol to come": {`{"is":"machine","protocol":3}` + "\n", "version 3"},
+		"a name without end": {`{"is":"machine","protocol":2,"name":"` + strings.Repeat("n", 70_000) + `"}` + "\n",
+			"nothing that can be understood"},
 		"a number for a word": {`{"is":5,"protocol":2}` + "\n", "neither a ball machine nor an eye"},
 	} {
 		t.Run(name, func(t *testing.T) {
@@ -154,7 +161,8 @@ func TestWhoIsNoDeviceIsNotJoined(t *testing.T) {
 	require.ErrorContains(t, err, "is the device switched on?")
 }
 
-// A device that goes mad neither stops nor slows anything: what makes sense is taken in, what does not is left out, and who says too much is cut off.
+// A device that goes mad neither stops nor slows anything: what makes sense is taken in, what does not is left out, and
+// who says too much is cut off.
 func TestADeviceThatGoesMad(t *testing.T) {
 	ball := `{"event":"ball","n":1,"ball":1,"left":5}` + "\n"
 	for name, c := range map[string]struct {
@@ -163,7 +171,8 @@ func TestADeviceThatGoesMad(t *testing.T) {
 		why   string // how it ends
 	}{
 		"garbage between": {func(conn net.Conn) {
-			_, _ = io.WriteString(conn, ball+"{{{{\n\n\r\n\x00\x01\n"+`{"event":"landing"}`+"\n"+`{"event":"landing","at":{"x":1e9,"y":0}}`+"\n[]\nnull\n"+ball)
+			_, _ = io.WriteString(conn,
+				ball+"{{{{\n\n\r\n\x00\x01\n"+`{"event":"landing"}`+"\n"+`{"event":"landing","at":{"x":1e9,"y":0}}`+"\n[]\nnull\n"+ball)
 		}, 2, "the connection was lost"},
 		"only garbage": {func(conn net.Conn) {
 			for range 10_000 {
@@ -172,7 +181,8 @@ func TestADeviceThatGoesMad(t *testing.T) {
 				}
 			}
 		}, 0, "was cut off"},
-		"half a line": {func(conn net.Conn) { _, _ = io.WriteString(conn, ball+`{"event":"ball","n":2,`) }, 1, "the connection was lost"},
+		"half a line": {func(conn net.Conn) { _, _ = io.WriteString(conn, ball+`{"event":"ball","n":2,`) }, 1,
+			"the connection was lost"},
 		"a line without end": {func(conn net.Conn) {
 			_, _ = io.WriteString(conn, ball)
 			for range 1000 {
@@ -239,7 +249,8 @@ func TestASimulatedDeviceTakesAnything(t *testing.T) {
 	at := switchedOn(t, equipment.SimulatedMachine{Machine: throwing.NewMachine(throwing.Make{Hopper: 3})})
 	conn, err := (&net.Dialer{}).DialContext(t.Context(), "tcp", at)
 	require.NoError(t, err)
-	_, err = io.WriteString(conn, "garbage\n{}\n{\"do\":\"fly\"}\n[1]\n{\"do\":\"load\"}\n{\"do\":\"load\",\"program\":{\"balls\":[{\"wait\":1e308}]}}\n{\"do\":\"state\"}\n"+strings.Repeat("y", 100_000))
+	_, err = io.WriteString(conn, "garbage\n{}\n{\"do\":\"fly\"}\n[1]\n{\"do\":\"load\"}\n"+
+		"{\"do\":\"load\",\"program\":{\"balls\":[{\"wait\":1e308}]}}\n{\"do\":\"state\"}\n"+strings.Repeat("y", 100_000))
 	require.NoError(t, err)
 	require.NoError(t, conn.SetReadDeadline(time.Now().Add(soon)))
 	said, _ := io.ReadAll(conn)

@@ -19,7 +19,8 @@ type Simulated interface {
 	Hello() Hello
 	// Do has it do something at an instant, in seconds, and returns what it says.
 	Do(c throwing.Command, now float64) []throwing.Event
-	// Pass returns what it did up to an instant, and after how many seconds it is to be asked again; less than 0: not before it is told something.
+	// Pass returns what it did up to an instant, and after how many seconds it is to be asked again; less than 0: not
+	// before it is told something.
 	Pass(now float64) (said []throwing.Event, again float64)
 }
 

@@ -48,11 +48,13 @@ var abouts = map[string]string{
 
 // aboutColumns say what columns are whose names do not.
 var aboutColumns = map[string]string{
-	"ball.key":       "131072 times the key of its run, plus its number in it",
-	"ball.at":        "Milliseconds since its run began",
-	"ball.kind":      "0 made, 1 missed, 2 a turn, 3 played again, 4 the one before taken back, 5 a rally, 6 a try on the clock, 7 time was up, 8 a fault seen",
-	"ball.choice":    "0 right, 1 wrong",
-	"ball.made":      "Of a turn: made; of a miss: 0 net, 1 long, 2 wide; of a rally: strokes; of a try on the clock: milliseconds; of a fault seen: its key",
+	"ball.key": "131072 times the key of its run, plus its number in it",
+	"ball.at":  "Milliseconds since its run began",
+	"ball.kind": "0 made, 1 missed, 2 a turn, 3 played again, 4 the one before taken back, 5 a rally, 6 a try on " +
+		"the clock, 7 time was up, 8 a fault seen",
+	"ball.choice": "0 right, 1 wrong",
+	"ball.made": "Of a turn: made; of a miss: 0 net, 1 long, 2 wide; of a rally: strokes; of a try on the clock: " +
+		"milliseconds; of a fault seen: its key",
 	"ball.of":        "Of a turn: tried; of a rally: 1 where it was stopped",
 	"ball.x":         "Where it landed: millimetres to the right of the middle of the court",
 	"ball.y":         "Where it landed: millimetres from the middle of the court towards the far end",

@@ -28,7 +28,8 @@ type Packed struct {
 	Data []byte
 }
 
-// epoch is the time that all files in a collection have, so that the same documents are the same bytes: the first one that a zip can have.
+// epoch is the time that all files in a collection have, so that the same documents are the same bytes: the first one
+// that a zip can have.
 var epoch = time.Date(1980, 1, 1, 0, 0, 0, 0, time.UTC)
 
 // Pack packs files into a zip. The same files are the same bytes.
@@ -55,8 +56,9 @@ type Opened struct {
 	Err   error
 }
 
-// Open finds the documents in a file: one as JSON, the text of a code, or a collection of them as a zip. In a zip only files that end in .json are looked at, and their
-// names lead nowhere: nothing is written. Its error is an ErrUnreadable.
+// Open finds the documents in a file: one as JSON, the text of a code, or a collection of them as a zip. In a zip only
+// files that end in .json are looked at, and their names lead nowhere: nothing is written. Its error is an
+// ErrUnreadable.
 func Open(data []byte) ([]Opened, error) {
 	if !bytes.HasPrefix(data, []byte("PK")) {
 		text := bytes.TrimSpace(bytes.TrimPrefix(data, []byte("\xef\xbb\xbf")))

@@ -22,7 +22,8 @@ import (
 const (
 	// LargestExport is how large its .zip can be.
 	LargestExport = 1 << 30
-	// maxWhole is how much can be unpacked of it, each table twice; maxPacked how many times smaller it can have been made.
+	// maxWhole is how much can be unpacked of it, each table twice; maxPacked how many times smaller it can have been
+	// made.
 	maxWhole, maxPacked = 16 << 30, 800
 	maxFiles            = 1_000_000
 	maxDescriptor       = 1 << 20
@@ -36,9 +37,18 @@ type Brought struct {
 	Created time.Time // when the export was made
 }
 
-// Bring brings an export in, all of it or nothing: what is not here is added, what is here stays as it is, or, of documents that differ, the export's are
-// taken where theirs is true. Folder has room for what is made of it on the way. Its error is an ErrUnreadable that says why, where it is none.
-func Bring(ctx context.Context, archive io.ReaderAt, size int64, into *store.Store, folder string, theirs bool, progress Progress) (Brought, error) {
+// Bring brings an export in, all of it or nothing: what is not here is added, what is here stays as it is, or, of
+// documents that differ, the export's are taken where theirs is true. Folder has room for what is made of it on the
+// way. Its error is an ErrUnreadable that says why, where it is none.
+func Bring(
+	ctx context.Context,
+	archive io.ReaderAt,
+	size int64,
+	into *store.Store,
+	folder string,
+	theirs bool,
+	progress Progress,
+) (Brought, error) {
 	files, err := openExport(archive, size)
 	if err != nil {
 		return Brought{}, err
@@ -52,7 +62,11 @@ func Bring(ctx context.Context, archive io.ReaderAt, size int64, into *store.Sto
 		return Brought{}, invalid.Unreadable("this .zip is no export of everything: its %s does not say so", descriptor)
 	}
 	if d.Hodometer.Export > exportFormat {
-		return Brought{}, invalid.Unreadable("it was made by a newer Hodometer (export of format %d; this one knows %d)", d.Hodometer.Export, exportFormat)
+		return Brought{}, invalid.Unreadable(
+			"it was made by a newer Hodometer (export of format %d; this one knows %d)",
+			d.Hodometer.Export,
+			exportFormat,
+		)
 	}
 	temporary, err := partial.Folder(folder, partial.Import)
 	if err != nil {

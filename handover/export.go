@@ -24,8 +24,9 @@ const exportFormat = 1
 // Progress is told how much of a work is done, from 0 to 1.
 type Progress func(share float64)
 
-// Whole writes everything that is in a file as a .zip that a person can read, and that Bring brings in elsewhere. The file is only read, while others may
-// use it: what is written is as it was at one moment, for which folder has room. The same content gives the same bytes but for the time.
+// Whole writes everything that is in a file as a .zip that a person can read, and that Bring brings in elsewhere. The
+// file is only read, while others may use it: what is written is as it was at one moment, for which folder has room.
+// The same content gives the same bytes but for the time.
 func Whole(ctx context.Context, data, folder string, out io.Writer, at time.Time, progress Progress) (err error) {
 	temporary, err := partial.Folder(folder, partial.Export)
 	if err != nil {
@@ -104,8 +105,12 @@ func (w *whole) write(at time.Time, temporary string) error {
 		return err
 	}
 	text, err := json.MarshalIndent(dataPackage{
-		Profile: "tabular-data-package", Name: "hodometer-export", Title: "Everything in Hodometer", Created: at.UTC().Truncate(time.Second),
-		Hodometer: manifest{Export: exportFormat, File: store.Format()}, Resources: w.resources,
+		Profile:   "tabular-data-package",
+		Name:      "hodometer-export",
+		Title:     "Everything in Hodometer",
+		Created:   at.UTC().Truncate(time.Second),
+		Hodometer: manifest{Export: exportFormat, File: store.Format()},
+		Resources: w.resources,
 	}, "", "  ")
 	if err != nil {
 		return err

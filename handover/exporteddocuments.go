@@ -14,9 +14,17 @@ import (
 )
 
 // folders are where the documents of a table are.
-var folders = map[string]string{"student": "students", "drill": "drills", "game": "games", "lesson": "lessons", "played": "games-played", "coach": "settings"}
+var folders = map[string]string{
+	"student": "students",
+	"drill":   "drills",
+	"game":    "games",
+	"lesson":  "lessons",
+	"played":  "games-played",
+	"coach":   "settings",
+}
 
-// documents writes the documents of a table, and returns where each row's is: empty where it is none that comes back as it was, so that it stays in its row.
+// documents writes the documents of a table, and returns where each row's is: empty where it is none that comes back as
+// it was, so that it stays in its row.
 func (w *whole) documents(t store.Table, column int) ([]string, error) {
 	if column < 0 {
 		return nil, nil
@@ -45,8 +53,8 @@ func (w *whole) documents(t store.Table, column int) ([]string, error) {
 	return places, err
 }
 
-// spread writes the text of a document so that a person can read it, in a file by which a drill, a game or a lesson can be brought in by itself; false where
-// it would not come back as it was.
+// spread writes the text of a document so that a person can read it, in a file by which a drill, a game or a lesson can
+// be brought in by itself; false where it would not come back as it was.
 func spread(kind, id, text string) ([]byte, bool) {
 	file, err := sharing.Piece{Hodometer: sharing.Kind(kind), ID: id, Document: json.RawMessage(text)}.Spread()
 	if err != nil {
@@ -89,7 +97,10 @@ func (w *whole) pictures() error {
 		if err != nil {
 			continue // it makes no sense any more, and has no picture
 		}
-		if err := w.file(fmt.Sprintf("pictures/%s %s.svg", FileName(r.Document.Name), FileName(r.ID)), picture.SVG(r.Document.Name, drawn)); err != nil {
+		if err := w.file(
+			fmt.Sprintf("pictures/%s %s.svg", FileName(r.Document.Name), FileName(r.ID)),
+			picture.SVG(r.Document.Name, drawn),
+		); err != nil {
 			return err
 		}
 	}

@@ -21,19 +21,34 @@ const fileColumn = "file"
 
 // table writes a table of the file as it is, and each of its documents as a file of its own.
 func (w *whole) table(t store.Table) error {
-	r := resource{Name: t.Name, Path: "data/" + t.Name + ".csv", Title: abouts[t.Name], Schema: schema{PrimaryKey: t.Key, MissingValues: []string{nothing}}}
+	r := resource{
+		Name:   t.Name,
+		Path:   "data/" + t.Name + ".csv",
+		Title:  abouts[t.Name],
+		Schema: schema{PrimaryKey: t.Key, MissingValues: []string{nothing}},
+	}
 	for _, c := range t.Columns {
-		r.Schema.Fields = append(r.Schema.Fields, field{Name: c.Name, Type: types[c.Type], Description: aboutColumns[t.Name+"."+c.Name]})
+		r.Schema.Fields = append(
+			r.Schema.Fields,
+			field{Name: c.Name, Type: types[c.Type], Description: aboutColumns[t.Name+"."+c.Name]},
+		)
 	}
 	for _, ref := range t.Refers {
-		r.Schema.ForeignKeys = append(r.Schema.ForeignKeys, foreignKey{Fields: ref.Column, Reference: reference{Resource: ref.Table, Fields: ref.Key}})
+		r.Schema.ForeignKeys = append(
+			r.Schema.ForeignKeys,
+			foreignKey{Fields: ref.Column, Reference: reference{Resource: ref.Table, Fields: ref.Key}},
+		)
 	}
 	document := -1
 	if folder, has := folders[t.Name]; has {
 		document = slices.IndexFunc(t.Columns, func(c store.Column) bool { return c.Name == "document" })
-		r.Schema.Fields = append(r.Schema.Fields, field{Name: fileColumn, Type: "string", Description: "Where the document is: documents/" + folder})
+		r.Schema.Fields = append(
+			r.Schema.Fields,
+			field{Name: fileColumn, Type: "string", Description: "Where the document is: documents/" + folder},
+		)
 	}
-	// Documents are files of their own, and a .zip has one file after the other: they are written first, and their places kept.
+	// Documents are files of their own, and a .zip has one file after the other: they are written first, and their places
+	// kept.
 	places, err := w.documents(t, document)
 	if err != nil {
 		return err
@@ -102,7 +117,12 @@ func (w *whole) readable(folder string) error {
 		return err
 	}
 	for _, sheet := range all {
-		r := resource{Name: "readable-" + File(sheet), Path: "tables/" + File(sheet) + ".csv", Title: sheet.About, Schema: schema{MissingValues: []string{""}}}
+		r := resource{
+			Name:   "readable-" + File(sheet),
+			Path:   "tables/" + File(sheet) + ".csv",
+			Title:  sheet.About,
+			Schema: schema{MissingValues: []string{""}},
+		}
 		for _, c := range sheet.Columns {
 			r.Schema.Fields = append(r.Schema.Fields, field{Name: c.Title, Type: "any", Description: c.About})
 		}

@@ -57,7 +57,17 @@ func TestExamplesOfFormatsAreRead(t *testing.T) {
 		}
 		if kind == "csv rows" {
 			rows := handover.RowsOf(t, example[3])
-			require.Equal(t, []any{"0190a000-0000-7000-8000-000000000001", "0190a000-0000-7000-8000-000000000002", "8", "=quick today\nand glad", nil}, rows[0])
+			require.Equal(
+				t,
+				[]any{
+					"0190a000-0000-7000-8000-000000000001",
+					"0190a000-0000-7000-8000-000000000002",
+					"8",
+					"=quick today\nand glad",
+					nil,
+				},
+				rows[0],
+			)
 			continue
 		}
 		if kind == "text line" {
@@ -71,7 +81,14 @@ func TestExamplesOfFormatsAreRead(t *testing.T) {
 			continue
 		}
 		if kind == "ics bookings" {
-			got, err := calendar.Read(context.Background(), []byte(example[3]), today, today.AddDate(0, 1, 0), time.UTC, func(text string) []string { return booking.Named(text, here) })
+			got, err := calendar.Read(
+				context.Background(),
+				[]byte(example[3]),
+				today,
+				today.AddDate(0, 1, 0),
+				time.UTC,
+				func(text string) []string { return booking.Named(text, here) },
+			)
 			require.NoError(t, err)
 			require.Empty(t, got.Left)
 			require.Len(t, got.Bookings, 4)
@@ -90,7 +107,12 @@ func TestExamplesOfFormatsAreRead(t *testing.T) {
 			}
 			require.Equal(t, "Ben Okoro", got.Rows[1].Profile.Name)
 		case "csv attendance":
-			got, err := roster.ReadAttendance(roster.AttendanceAsked{Rows: table.Rows}, here, func(roster.Presence) bool { return false }, today)
+			got, err := roster.ReadAttendance(
+				roster.AttendanceAsked{Rows: table.Rows},
+				here,
+				func(roster.Presence) bool { return false },
+				today,
+			)
 			require.NoError(t, err)
 			require.Empty(t, got.Wrong)
 			require.Empty(t, got.Strangers)
@@ -99,5 +121,17 @@ func TestExamplesOfFormatsAreRead(t *testing.T) {
 			t.Errorf("nothing reads the example of %q", kind)
 		}
 	}
-	require.Equal(t, map[string]int{"csv students": 1, "csv attendance": 2, "ics bookings": 1, "json document": 2, "text line": 1, "json datapackage": 1, "csv rows": 1}, seen)
+	require.Equal(
+		t,
+		map[string]int{
+			"csv students":     1,
+			"csv attendance":   2,
+			"ics bookings":     1,
+			"json document":    2,
+			"text line":        1,
+			"json datapackage": 1,
+			"csv rows":         1,
+		},
+		seen,
+	)
 }

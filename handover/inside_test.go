@@ -56,7 +56,8 @@ func Described(t require.TestingT, text string) (export int, file int64, resourc
 
 // Whatever a table is, it is read or told to be none, and nothing falls over.
 func FuzzRows(f *testing.F) {
-	for _, text := range []string{"a,b\r\n1,x\r\n", "a\r\n\\N\r\n", "a,b,c\r\n\"\\n\",2,\\=\r\n", "", "\"", "a,b\r\n1\r\n"} {
+	for _, text := range []string{"a,b\r\n1,x\r\n", "a\r\n\\N\r\n", "a,b,c\r\n\"\\n\",2,\\=\r\n", "", "\"",
+		"a,b\r\n1\r\n"} {
 		f.Add(text)
 	}
 	f.Fuzz(func(t *testing.T, text string) {

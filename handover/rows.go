@@ -21,7 +21,8 @@ var (
 	unmark = map[byte]string{'\\': `\`, 'n': "\n", 'r': "\r"}
 )
 
-// asCell writes a value of a table: nil, int64, float64 or string. A text that a spreadsheet program would take for a formula has a mark before it.
+// asCell writes a value of a table: nil, int64, float64 or string. A text that a spreadsheet program would take for a
+// formula has a mark before it.
 func asCell(value any) (string, error) {
 	switch v := value.(type) {
 	case nil:
@@ -120,7 +121,11 @@ func (s *shortLines) Read(into []byte) (int, error) {
 }
 
 // readRows reads the rows of a table. Begin is called with its columns, and says what is done with each row.
-func readRows(name string, from io.Reader, begin func(columns []string) (put func([]any) error, types []string, err error)) error {
+func readRows(
+	name string,
+	from io.Reader,
+	begin func(columns []string) (put func([]any) error, types []string, err error),
+) error {
 	reader := csv.NewReader(&shortLines{from: from})
 	reader.ReuseRecord = true
 	head, err := reader.Read()

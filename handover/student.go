@@ -25,7 +25,8 @@ games.csv          rounds of games that they played; others are not named
 Nothing in it is about anybody else. Titles of lessons are as the coach wrote them: look before you pass it on.
 `
 
-// OneStudent is everything that is held about one student, as a .zip that a person can read. The error wraps store.ErrNotFound.
+// OneStudent is everything that is held about one student, as a .zip that a person can read. The error wraps
+// store.ErrNotFound.
 func OneStudent(ctx context.Context, from *store.Store, id string) ([]byte, error) {
 	record, err := from.Students.Get(ctx, id)
 	if err != nil {
@@ -55,8 +56,14 @@ func OneStudent(ctx context.Context, from *store.Store, id string) ([]byte, erro
 
 func remarksOf(ctx context.Context, from *store.Store, id string) sheets.Sheet {
 	return sheets.Sheet{
-		Name:    "Remarks",
-		Columns: []sheets.Column{{Title: "Date"}, {Title: "Lesson"}, {Title: "Engagement"}, {Title: "Effort"}, {Title: "Remark"}},
+		Name: "Remarks",
+		Columns: []sheets.Column{
+			{Title: "Date"},
+			{Title: "Lesson"},
+			{Title: "Engagement"},
+			{Title: "Effort"},
+			{Title: "Remark"},
+		},
 		Rows: func(give func(...any) error) error {
 			remarks, err := from.RemarksOfStudent(ctx, id)
 			if err != nil {
@@ -103,8 +110,16 @@ func rungsOf(ctx context.Context, from *store.Store, id string) sheets.Sheet {
 
 func gamesOf(ctx context.Context, from *store.Store, id string) sheets.Sheet {
 	return sheets.Sheet{
-		Name:    "Games",
-		Columns: []sheets.Column{{Title: "Date"}, {Title: "Game"}, {Title: "Sport"}, {Title: "Own side"}, {Title: "Other side"}, {Title: "Own points"}, {Title: "Other points"}},
+		Name: "Games",
+		Columns: []sheets.Column{
+			{Title: "Date"},
+			{Title: "Game"},
+			{Title: "Sport"},
+			{Title: "Own side"},
+			{Title: "Other side"},
+			{Title: "Own points"},
+			{Title: "Other points"},
+		},
 		Rows: func(give func(...any) error) error {
 			const most = 1 << 20
 			played, _, err := from.PlayedOf(ctx, id, 0, most)

@@ -89,7 +89,19 @@ func (w writer) profiles(records []store.Record[student.Profile]) sheets.Sheet {
 					continue
 				}
 				p := r.Document
-				if err := give(p.Name, string(p.Age), p.Born, string(p.Sport), string(p.Level), string(p.Hand), string(p.Backhand), p.Objective, p.HurtsInWords(), p.Note, r.Archived); err != nil {
+				if err := give(
+					p.Name,
+					string(p.Age),
+					p.Born,
+					string(p.Sport),
+					string(p.Level),
+					string(p.Hand),
+					string(p.Backhand),
+					p.Objective,
+					p.HurtsInWords(),
+					p.Note,
+					r.Archived,
+				); err != nil {
 					return err
 				}
 			}
@@ -102,8 +114,16 @@ func (w writer) attendance() sheets.Sheet {
 	return sheets.Sheet{
 		Name: "Attendance", About: "A row for each student of each lesson that was given. Hodometer reads this table too.",
 		Columns: []sheets.Column{
-			{Title: "Name"}, {Title: "Date", About: "Year-month-day"}, {Title: "Start", About: "Hours:minutes; empty where it is not known"},
-			{Title: "Lesson"}, {Title: "Came", About: "yes or no"}, {Title: "Minutes", About: "How long they were in it; empty where it is not known"},
+			{
+				Title: "Name",
+			},
+			{Title: "Date", About: "Year-month-day"},
+			{Title: "Start", About: "Hours:minutes; empty where it is not known"},
+			{
+				Title: "Lesson",
+			},
+			{Title: "Came", About: "yes or no"},
+			{Title: "Minutes", About: "How long they were in it; empty where it is not known"},
 		},
 		Rows: func(give func(...any) error) error {
 			return w.from.Attended(w.ctx, w.span.Student, w.span.From, w.span.To, func(a store.Attended) error {
@@ -121,26 +141,72 @@ func (w writer) results() sheets.Sheet {
 	return sheets.Sheet{
 		Name: "Results", About: "A row for each time that a student was counted at a measure of a drill in a lesson.",
 		Columns: []sheets.Column{
-			{Title: "Name"}, {Title: "Date", About: "Year-month-day"}, {Title: "Lesson"}, {Title: "Drill"},
-			{Title: "Measure", About: "Its number in the drill"}, {Title: "Stroke"}, {Title: "Rung", About: "On the ladder of the stroke"},
-			{Title: "Counted", About: "What made and tried are: balls, sequences, rallies, points, repetitions, tries on the clock"},
-			{Title: "Made"}, {Title: "Tried"}, {Title: "Best in a row"},
-			{Title: "In the net"}, {Title: "Long"}, {Title: "Wide"},
-			{Title: "Right choices"}, {Title: "Wrong choices"},
-			{Title: "Longest rally", About: "Strokes"}, {Title: "Fastest try", About: "Seconds"},
-			{Title: "Goal"}, {Title: "How far along", About: "The goal, in words"}, {Title: "Goal met", About: "yes or no"},
+			{Title: "Name"},
+			{Title: "Date", About: "Year-month-day"},
+			{Title: "Lesson"},
+			{Title: "Drill"},
+			{
+				Title: "Measure",
+				About: "Its number in the drill",
+			},
+			{Title: "Stroke"},
+			{Title: "Rung", About: "On the ladder of the stroke"},
+			{
+				Title: "Counted",
+				About: "What made and tried are: balls, sequences, rallies, points, repetitions, tries on the clock",
+			},
+			{Title: "Made"},
+			{Title: "Tried"},
+			{Title: "Best in a row"},
+			{Title: "In the net"},
+			{Title: "Long"},
+			{Title: "Wide"},
+			{Title: "Right choices"},
+			{Title: "Wrong choices"},
+			{Title: "Longest rally", About: "Strokes"},
+			{Title: "Fastest try", About: "Seconds"},
+			{Title: "Goal"},
+			{Title: "How far along", About: "The goal, in words"},
+			{Title: "Goal met", About: "yes or no"},
 		},
 		Rows: func(give func(...any) error) error {
-			return w.from.AttemptsBetween(w.ctx, w.span.Student, w.span.From, w.span.To, func(a store.Attempt, o store.Occasion) error {
-				var fastest any
-				if a.Fastest > 0 {
-					fastest = a.Fastest
-				}
-				return give(
-					w.name(a.Student), o.Date, o.Title, a.Name, a.Measure.Number, string(a.Stroke), string(a.Rung), string(a.Measure.What),
-					a.Made, a.Balls, a.Best, a.Net, a.Long, a.Wide, a.Right, a.Wrong, a.Longest, fastest, a.Measure.Goals.String(), a.Standing.Sentence, a.Standing.Met,
-				)
-			})
+			return w.from.AttemptsBetween(
+				w.ctx,
+				w.span.Student,
+				w.span.From,
+				w.span.To,
+				func(a store.Attempt, o store.Occasion) error {
+					var fastest any
+					if a.Fastest > 0 {
+						fastest = a.Fastest
+					}
+					return give(
+						w.name(
+							a.Student,
+						),
+						o.Date,
+						o.Title,
+						a.Name,
+						a.Measure.Number,
+						string(a.Stroke),
+						string(a.Rung),
+						string(a.Measure.What),
+						a.Made,
+						a.Balls,
+						a.Best,
+						a.Net,
+						a.Long,
+						a.Wide,
+						a.Right,
+						a.Wrong,
+						a.Longest,
+						fastest,
+						a.Measure.Goals.String(),
+						a.Standing.Sentence,
+						a.Standing.Met,
+					)
+				},
+			)
 		},
 	}
 }
@@ -149,27 +215,65 @@ func (w writer) counts() sheets.Sheet {
 	return sheets.Sheet{
 		Name: "Counts", About: "A row for each tap courtside that was not taken back.",
 		Columns: []sheets.Column{
-			{Title: "Name"}, {Title: "At", About: "Year-month-day hours:minutes:seconds, by the clock of this machine"}, {Title: "Lesson"}, {Title: "Drill"}, {Title: "Measure", About: "Its number in the drill"},
+			{
+				Title: "Name",
+			},
+			{Title: "At", About: "Year-month-day hours:minutes:seconds, by the clock of this machine"},
+			{Title: "Lesson"},
+			{Title: "Drill"},
+			{Title: "Measure", About: "Its number in the drill"},
 			{Title: "What", About: "made, missed, a turn counted as a whole, a rally, a time, a fault seen"},
-			{Title: "Made", About: "Of a turn: made; of a rally: strokes"}, {Title: "Of", About: "Of a turn: tried"}, {Title: "Seconds", About: "Of a try on the clock"},
-			{Title: "Miss", About: "net, long, wide; empty where it was not marked"}, {Title: "Choice"}, {Title: "Fault"},
-			{Title: "Landing x", About: "Metres to the right of the middle of the court"}, {Title: "Landing y", About: "Metres from the middle of the court towards the far end"},
+			{
+				Title: "Made",
+				About: "Of a turn: made; of a rally: strokes",
+			},
+			{Title: "Of", About: "Of a turn: tried"},
+			{Title: "Seconds", About: "Of a try on the clock"},
+			{Title: "Miss", About: "net, long, wide; empty where it was not marked"},
+			{Title: "Choice"},
+			{Title: "Fault"},
+			{
+				Title: "Landing x",
+				About: "Metres to the right of the middle of the court",
+			},
+			{Title: "Landing y", About: "Metres from the middle of the court towards the far end"},
 		},
 		Rows: func(give func(...any) error) error {
-			return w.from.CountsBetween(w.ctx, w.span.Student, w.span.From, w.span.To, func(a store.Attempt, o store.Occasion, entries []tally.Entry) error {
-				for _, e := range entries {
-					made, of, seconds := parts(e)
-					var x, y any
-					if e.Landing != nil {
-						x, y = e.Landing.X, e.Landing.Y
+			return w.from.CountsBetween(
+				w.ctx,
+				w.span.Student,
+				w.span.From,
+				w.span.To,
+				func(a store.Attempt, o store.Occasion, entries []tally.Entry) error {
+					for _, e := range entries {
+						made, of, seconds := parts(e)
+						var x, y any
+						if e.Landing != nil {
+							x, y = e.Landing.X, e.Landing.Y
+						}
+						at := e.At.Local().Format(time.DateTime)
+						if err := give(
+							w.name(a.Student),
+							at,
+							o.Title,
+							a.Name,
+							a.Measure.Number,
+							string(e.Kind),
+							made,
+							of,
+							seconds,
+							string(e.Miss),
+							string(e.Choice),
+							e.Fault,
+							x,
+							y,
+						); err != nil {
+							return err
+						}
 					}
-					at := e.At.Local().Format(time.DateTime)
-					if err := give(w.name(a.Student), at, o.Title, a.Name, a.Measure.Number, string(e.Kind), made, of, seconds, string(e.Miss), string(e.Choice), e.Fault, x, y); err != nil {
-						return err
-					}
-				}
-				return nil
-			})
+					return nil
+				},
+			)
 		},
 	}
 }

@@ -38,13 +38,28 @@ func demoFile(t *testing.T) string {
 	path := filepath.Join(t.TempDir(), "demo.db")
 	s, err := demo.Open(t.Context(), path, noon, 0)
 	require.NoError(t, err)
-	_, err = s.Students.Create(t.Context(), "0000", student.Profile{Name: `../=Zoë "the ace"` + "\r\n", Note: "=1+1\r\nline\\n"})
+	_, err = s.Students.Create(
+		t.Context(),
+		"0000",
+		student.Profile{Name: `../=Zoë "the ace"` + "\r\n", Note: "=1+1\r\nline\\n"},
+	)
 	require.NoError(t, err)
 	students, err := s.Students.List(t.Context(), false)
 	require.NoError(t, err)
 	lessons, err := s.Lessons.List(t.Context(), false)
 	require.NoError(t, err)
-	require.NoError(t, s.SetRemark(t.Context(), store.Remark{Lesson: lessons[0].ID, Student: students[1].ID, Engagement: 7, Remark: "=HYPERLINK(\"x\")\r\nsecond line, with \\ and \\N"}))
+	require.NoError(
+		t,
+		s.SetRemark(
+			t.Context(),
+			store.Remark{
+				Lesson:     lessons[0].ID,
+				Student:    students[1].ID,
+				Engagement: 7,
+				Remark:     "=HYPERLINK(\"x\")\r\nsecond line, with \\ and \\N",
+			},
+		),
+	)
 	require.NoError(t, s.Close())
 	return path
 }
@@ -108,7 +123,8 @@ func TestEverythingGoesToANewMachineAndComesBackTheSame(t *testing.T) {
 	require.Positive(t, h.Counts)
 }
 
-// A person can read it: a table has a header that is described, a document is one that can be brought in, and nothing secret or harmful is in it.
+// A person can read it: a table has a header that is described, a document is one that can be brought in, and nothing
+// secret or harmful is in it.
 func TestAnExportIsDescribedAndHarmless(t *testing.T) {
 	files := unzipped(t, exported(t, demoFile(t)))
 	var d struct {
@@ -169,7 +185,8 @@ func TestAnExportIsDescribedAndHarmless(t *testing.T) {
 	require.Contains(t, files, "tables/students.csv")
 }
 
-// Two machines were used for a while: what only one of them has is then in both, and what was counted of one attempt on two devices is counted together.
+// Two machines were used for a while: what only one of them has is then in both, and what was counted of one attempt on
+// two devices is counted together.
 func TestWhatWasDoneOnTwoMachinesIsMerged(t *testing.T) {
 	ctx, data := t.Context(), demoFile(t)
 	theirs := filepath.Join(t.TempDir(), "theirs.db")
@@ -269,7 +286,8 @@ func TestASpoiledExportBringsNothingIn(t *testing.T) {
 		return spoiled(t, archive, func(n, text string) (string, string, bool) {
 			if n == "datapackage.json" {
 				for path, sum := range map[string][32]byte{name: sha256.Sum256([]byte(files[name]))} {
-					text = regexp.MustCompile(`(?s)("path": "`+regexp.QuoteMeta(path)+`".*?sha256:)[0-9a-f]+`).ReplaceAllString(text, "${1}"+hex.EncodeToString(sum[:]))
+					text = regexp.MustCompile(`(?s)("path": "`+regexp.QuoteMeta(path)+`".*?sha256:)[0-9a-f]+`).
+						ReplaceAllString(text, "${1}"+hex.EncodeToString(sum[:]))
 				}
 			}
 			return n, text, true
@@ -350,7 +368,8 @@ func TestNothingIsWrittenOverByAnExport(t *testing.T) {
 	require.Len(t, left, 1)
 }
 
-// Spoiled anywhere and cut anywhere, an export is told to be no good, or comes in whole: nothing falls over, and nothing half comes in.
+// Spoiled anywhere and cut anywhere, an export is told to be no good, or comes in whole: nothing falls over, and
+// nothing half comes in.
 func TestAnExportSpoiledAnywhereComesInWholeOrNotAtAll(t *testing.T) {
 	from, path := fresh(t)
 	_, err := from.Students.Create(t.Context(), "ada", student.Profile{Name: "Ada"})

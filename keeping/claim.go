@@ -10,8 +10,8 @@ import (
 // ErrRuns says that a program runs with a file already.
 var ErrRuns = errors.New("Hodometer runs with this file already") //nolint:staticcheck // a name
 
-// Claim has a data file for the program that runs with it alone, until release is called or the program ends, however it does: its error wraps ErrRuns
-// where another one has it. Who only reads the file, or copies it, claims nothing.
+// Claim has a data file for the program that runs with it alone, until release is called or the program ends, however
+// it does: its error wraps ErrRuns where another one has it. Who only reads the file, or copies it, claims nothing.
 func Claim(data string) (release func(), err error) {
 	lock := flock.New(data + "-runs")
 	got, err := lock.TryLock()

@@ -10,7 +10,8 @@ import (
 	"hodometer/store"
 )
 
-// Holding are the copies that have somebody under an identifier, the newest first. What cannot be read can neither be restored, and is left out.
+// Holding are the copies that have somebody under an identifier, the newest first. What cannot be read can neither be
+// restored, and is left out.
 func (c Copies) Holding(ctx context.Context, id string) ([]Copy, error) {
 	list, err := c.List()
 	if err != nil {
@@ -28,8 +29,8 @@ func (c Copies) Holding(ctx context.Context, id string) ([]Copy, error) {
 	return holding, nil
 }
 
-// EraseFrom erases somebody from a copy: it is written anew, in the format of today, looked at, and only then put in the place of the old one, which is
-// there whole until then.
+// EraseFrom erases somebody from a copy: it is written anew, in the format of today, looked at, and only then put in
+// the place of the old one, which is there whole until then.
 func (c Copies) EraseFrom(ctx context.Context, name, id string) (err error) {
 	path, err := c.Path(name)
 	if err != nil {

@@ -39,8 +39,8 @@ func (d *Damaged) Error() string {
 // Unwrap is why it is damaged.
 func (d *Damaged) Unwrap() error { return d.Err }
 
-// Open opens a data file, after looking at it, unless it is as it was left: one that is damaged is not written to, but copied aside, and the error is a *Damaged. A copy is made
-// before the file is brought up to date.
+// Open opens a data file, after looking at it, unless it is as it was left: one that is damaged is not written to, but
+// copied aside, and the error is a *Damaged. A copy is made before the file is brought up to date.
 func Open(ctx context.Context, data string, now time.Time) (*store.Store, error) {
 	copies := For(data)
 	partial.Sweep(time.Now(), filepath.Dir(data), copies.Folder)
@@ -56,10 +56,14 @@ func Open(ctx context.Context, data string, now time.Time) (*store.Store, error)
 			return nil, err
 		}
 	}
-	open, err := store.Open(ctx, data, func(ctx context.Context, _ int64, copyTo func(context.Context, string) error) error {
-		_, err := copies.Make(ctx, copyTo, now, BeforeUpdate)
-		return err
-	})
+	open, err := store.Open(
+		ctx,
+		data,
+		func(ctx context.Context, _ int64, copyTo func(context.Context, string) error) error {
+			_, err := copies.Make(ctx, copyTo, now, BeforeUpdate)
+			return err
+		},
+	)
 	if err != nil {
 		return nil, cmp.Or(sound(), err) // it may be damaged, though it is as it was left
 	}
@@ -98,7 +102,8 @@ func asideAlready(data string) string {
 	}
 	list, _ := filepath.Glob(escapeGlob.Replace(data) + ".damaged *") // the pattern is a good one
 	for _, path := range list {
-		if !strings.HasSuffix(path, "-wal") && !strings.HasSuffix(path, "-shm") && slices.EqualFunc(sums(path), sums(data), bytes.Equal) {
+		if !strings.HasSuffix(path, "-wal") && !strings.HasSuffix(path, "-shm") &&
+			slices.EqualFunc(sums(path), sums(data), bytes.Equal) {
 			return path
 		}
 	}
@@ -150,8 +155,8 @@ type Restored struct {
 	Health store.Health
 }
 
-// Restore puts a copy in the place of an open file's content. What was there is kept as a safe copy. The copy is looked at first: its error wraps
-// store.ErrDamaged, store.ErrNewer or store.ErrForeign where it is none.
+// Restore puts a copy in the place of an open file's content. What was there is kept as a safe copy. The copy is looked
+// at first: its error wraps store.ErrDamaged, store.ErrNewer or store.ErrForeign where it is none.
 func (c Copies) Restore(ctx context.Context, open *store.Store, from string, now time.Time) (Restored, error) {
 	h, err := store.Examine(ctx, from, store.Wholly)
 	if err != nil {
@@ -170,7 +175,8 @@ func (c Copies) Restore(ctx context.Context, open *store.Store, from string, now
 	return Restored{From: from, Kept: filepath.Join(c.Folder, kept.Name), Health: h}, nil
 }
 
-// RestoreFile puts a copy in the place of a data file that is not used: also of one that is damaged, which is set aside, and of one that is not there.
+// RestoreFile puts a copy in the place of a data file that is not used: also of one that is damaged, which is set
+// aside, and of one that is not there.
 func RestoreFile(ctx context.Context, data, from string, now time.Time) (done Restored, err error) {
 	h, err := store.Examine(ctx, from, store.Wholly)
 	if err != nil {

@@ -42,7 +42,8 @@ type Copy struct {
 // Copies is a folder with the safe copies of one file.
 type Copies struct {
 	Folder string
-	Chosen bool   // it is not the usual one: where it is not there, a stick may be missing, and nothing is made in its place
+	// it is not the usual one: where it is not there, a stick may be missing, and nothing is made in its place
+	Chosen bool
 	Of     string // the name of the file, without its ending
 	Host   string // this machine: others may have their copies in the same folder, and keep them themselves
 }
@@ -65,7 +66,11 @@ func note(data string) string { return data + "-copies.txt" }
 
 // For is where the copies of a data file are: in the folder of choice, else in the folder copies beside it.
 func For(data string) Copies {
-	c := Copies{Folder: filepath.Join(filepath.Dir(data), "copies"), Of: strings.TrimSuffix(filepath.Base(data), filepath.Ext(data)), Host: host()}
+	c := Copies{
+		Folder: filepath.Join(filepath.Dir(data), "copies"),
+		Of:     strings.TrimSuffix(filepath.Base(data), filepath.Ext(data)),
+		Host:   host(),
+	}
 	if folder := chosen(data); folder != "" {
 		c.Folder, c.Chosen = folder, true
 	}
@@ -77,8 +82,8 @@ func chosen(data string) string {
 	return strings.TrimRight(string(text), "\r\n")
 }
 
-// Choose has the copies of a data file made in a folder from now on; empty for the usual one. The folder is made where it is not there. It fails where
-// nothing can be written in it, and leaves the copies that there are where they are.
+// Choose has the copies of a data file made in a folder from now on; empty for the usual one. The folder is made where
+// it is not there. It fails where nothing can be written in it, and leaves the copies that there are where they are.
 func Choose(data, folder string) error {
 	folder = strings.TrimSpace(folder) // a blank behind it was typed by accident
 	if folder == "" {
@@ -122,8 +127,14 @@ func writeWhole(path string, data []byte) error {
 // stamp is how the time stands in the name of a copy: of the clock of this machine, and sorted by it.
 const stamp = "2006-01-02 15.04.05"
 
-// Make makes a safe copy by what makes one, and takes away those that are not kept any longer. What it makes was looked at before it has its name.
-func (c Copies) Make(ctx context.Context, copyTo func(ctx context.Context, path string) error, at time.Time, why Why) (Copy, error) {
+// Make makes a safe copy by what makes one, and takes away those that are not kept any longer. What it makes was looked
+// at before it has its name.
+func (c Copies) Make(
+	ctx context.Context,
+	copyTo func(ctx context.Context, path string) error,
+	at time.Time,
+	why Why,
+) (Copy, error) {
 	made, err := c.make(ctx, copyTo, at, why)
 	if err != nil {
 		return Copy{}, err
@@ -132,7 +143,12 @@ func (c Copies) Make(ctx context.Context, copyTo func(ctx context.Context, path 
 	return made, nil
 }
 
-func (c Copies) make(ctx context.Context, copyTo func(ctx context.Context, path string) error, at time.Time, why Why) (Copy, error) {
+func (c Copies) make(
+	ctx context.Context,
+	copyTo func(ctx context.Context, path string) error,
+	at time.Time,
+	why Why,
+) (Copy, error) {
 	if info, err := os.Stat(c.Folder); c.Chosen && (err != nil || !info.IsDir()) {
 		return Copy{}, fmt.Errorf("no safe copy: there is no folder %s; is what it is on plugged in?", c.Folder)
 	}
@@ -177,7 +193,8 @@ func (c Copies) read(name string) (Copy, bool) {
 	return one, true
 }
 
-// List is the copies that there are, those of other machines, too, the newest first. Nothing else that is in the folder is looked at.
+// List is the copies that there are, those of other machines, too, the newest first. Nothing else that is in the folder
+// is looked at.
 func (c Copies) List() ([]Copy, error) {
 	files, err := os.ReadDir(c.Folder)
 	if errors.Is(err, fs.ErrNotExist) {
@@ -208,7 +225,8 @@ func (c Copies) Path(name string) (string, error) {
 	return filepath.Join(c.Folder, name), nil
 }
 
-// others is how many copies of each reason but the daily one and on demand are kept besides: they are from just before something that cannot be undone.
+// others is how many copies of each reason but the daily one and on demand are kept besides: they are from just before
+// something that cannot be undone.
 const others = 3
 
 // own are the copies that this machine made, the newest first.

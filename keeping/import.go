@@ -11,14 +11,30 @@ import (
 )
 
 // Import brings an export into the file.
-func (k *Keeper) Import(ctx context.Context, archive io.ReaderAt, size int64, theirs bool, progress handover.Progress) (handover.Brought, string, error) {
+func (k *Keeper) Import(
+	ctx context.Context,
+	archive io.ReaderAt,
+	size int64,
+	theirs bool,
+	progress handover.Progress,
+) (handover.Brought, string, error) {
 	k.mu.Lock()
 	defer k.mu.Unlock()
 	return Import(ctx, k.Store, k.Data, archive, size, theirs, k.Now(), progress)
 }
 
-// Import brings an export into an open file; where anything is in that already, it is copied first. It returns where that copy is, if there is one.
-func Import(ctx context.Context, open *store.Store, data string, archive io.ReaderAt, size int64, theirs bool, now time.Time, progress handover.Progress) (handover.Brought, string, error) {
+// Import brings an export into an open file; where anything is in that already, it is copied first. It returns where
+// that copy is, if there is one.
+func Import(
+	ctx context.Context,
+	open *store.Store,
+	data string,
+	archive io.ReaderAt,
+	size int64,
+	theirs bool,
+	now time.Time,
+	progress handover.Progress,
+) (handover.Brought, string, error) {
 	tables, err := open.Tables(ctx)
 	if err != nil {
 		return handover.Brought{}, "", err

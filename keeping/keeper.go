@@ -92,7 +92,8 @@ func (k *Keeper) today(ctx context.Context) error {
 	now := k.Now()
 	list, err := k.Copies().own()
 	// One of a day to come is of a clock that once ran ahead: it is none of today.
-	if err == nil && slices.ContainsFunc(list, func(c Copy) bool { return c.At.Format(time.DateOnly) == now.Format(time.DateOnly) }) {
+	if err == nil &&
+		slices.ContainsFunc(list, func(c Copy) bool { return c.At.Format(time.DateOnly) == now.Format(time.DateOnly) }) {
 		return nil
 	}
 	if now.Before(k.notBefore) && k.notBefore.Sub(now) <= longestPause {

@@ -26,8 +26,8 @@ import (
 
 var noon = time.Date(2026, 3, 10, 12, 0, 0, 0, time.Local)
 
-// A coach who works on some days, with some copies a day, for up to four years: there are never more than 23 copies, the newest one is always kept, and
-// of each of the last days, weeks and months with a copy there is one.
+// A coach who works on some days, with some copies a day, for up to four years: there are never more than 23 copies,
+// the newest one is always kept, and of each of the last days, weeks and months with a copy there is one.
 func TestOneCopyOfEachDayWeekAndMonthIsKept(t *testing.T) {
 	rapid.Check(t, func(t *rapid.T) {
 		var kept []time.Time
@@ -57,7 +57,13 @@ func TestOneCopyOfEachDayWeekAndMonthIsKept(t *testing.T) {
 				}
 				most := map[string]int{"day": 7, "week": 4, "month": 12}[name]
 				for _, wanted := range had[name][max(0, len(had[name])-most):] {
-					require.True(t, slices.ContainsFunc(kept, func(one time.Time) bool { return span(one) == wanted }), "%s %s", name, wanted)
+					require.True(
+						t,
+						slices.ContainsFunc(kept, func(one time.Time) bool { return span(one) == wanted }),
+						"%s %s",
+						name,
+						wanted,
+					)
 				}
 			}
 		}
@@ -93,7 +99,13 @@ func TestACopyIsMadeEveryDayAndYesterdaysIsRestored(t *testing.T) {
 	s := open(t, data)
 	var now atomic.Int64
 	now.Store(noon.Unix())
-	k := &keeping.Keeper{Data: data, Daily: true, Store: s, Now: func() time.Time { return time.Unix(now.Load(), 0) }, Log: slog.New(slog.NewTextHandler(io.Discard, nil))}
+	k := &keeping.Keeper{
+		Data:  data,
+		Daily: true,
+		Store: s,
+		Now:   func() time.Time { return time.Unix(now.Load(), 0) },
+		Log:   slog.New(slog.NewTextHandler(io.Discard, nil)),
+	}
 	today := func() {
 		ctx, stop := context.WithCancel(t.Context())
 		ended := make(chan struct{})
@@ -267,11 +279,17 @@ func TestACopyThatCannotBeMadeIsTold(t *testing.T) {
 	_, err := copies.Make(t.Context(), func(context.Context, string) error { return full }, noon, keeping.Daily)
 	require.ErrorIs(t, err, full)
 	require.True(t, strings.HasPrefix(err.Error(), "no safe copy"))
-	_, err = copies.Make(t.Context(), func(context.Context, string) error { return &os.PathError{Op: "write", Path: "x", Err: syscall.ENOSPC} }, noon, keeping.Daily)
+	_, err = copies.Make(
+		t.Context(),
+		func(context.Context, string) error { return &os.PathError{Op: "write", Path: "x", Err: syscall.ENOSPC} },
+		noon,
+		keeping.Daily,
+	)
 	require.ErrorContains(t, err, "no safe copy: The disk is full: make room on it.")
 }
 
-// A file that is as it was left is opened without being looked at whole; one that was written since, or not closed, is looked at.
+// A file that is as it was left is opened without being looked at whole; one that was written since, or not closed, is
+// looked at.
 func TestAFileThatIsAsItWasLeftIsNotLookedAt(t *testing.T) {
 	ctx, data := t.Context(), filepath.Join(t.TempDir(), "club.db")
 	s := open(t, data)
@@ -310,18 +328,28 @@ func TestAFileThatIsAsItWasLeftIsNotLookedAt(t *testing.T) {
 	require.ErrorAs(t, err, new(*keeping.Damaged), "it cannot even be opened")
 }
 
-// What a program that runs no more left half made is swept away at the next start; nothing else is, however it is called and however old, and nothing that
-// is put into a folder of ours.
+// What a program that runs no more left half made is swept away at the next start; nothing else is, however it is
+// called and however old, and nothing that is put into a folder of ours.
 func TestWhatIsHalfMadeIsSweptAway(t *testing.T) {
 	folder := t.TempDir()
 	data := filepath.Join(folder, "club.db")
 	open(t, data)
 	const gone = "999999999" // no process has such a number
 	there := map[string]bool{
-		".hodometer-partial-copy-" + gone + "-1/half.db": false, ".hodometer-partial-import-" + gone + "-2.zip": false, ".hodometer-partial-export-" + gone + "-3/moment.db-wal": false,
+		".hodometer-partial-copy-" + gone + "-1/half.db":                     false,
+		".hodometer-partial-import-" + gone + "-2.zip":                       false,
+		".hodometer-partial-export-" + gone + "-3/moment.db-wal":             false,
 		".hodometer-partial-copy-" + fmt.Sprint(os.Getppid()) + "-4/half.db": true, // of a program that runs
-		".hodometer-partial-copy-" + gone + "-5/holiday.jpg":                 true, ".import-1": true, ".export-2/photos/one.jpg": true, ".copy-3": true, ".half-4": true, ".try-5": true,
-		".hodometer-partial-": true, ".hodometer-partial-copy-x": true, "notes.txt": true, "club.db": true,
+		".hodometer-partial-copy-" + gone + "-5/holiday.jpg":                 true,
+		".import-1":                 true,
+		".export-2/photos/one.jpg":  true,
+		".copy-3":                   true,
+		".half-4":                   true,
+		".try-5":                    true,
+		".hodometer-partial-":       true,
+		".hodometer-partial-copy-x": true,
+		"notes.txt":                 true,
+		"club.db":                   true,
 	}
 	long := time.Now().AddDate(-1, 0, 0)
 	for name := range there {
@@ -341,13 +369,20 @@ func TestWhatIsHalfMadeIsSweptAway(t *testing.T) {
 	}
 }
 
-// Copies are made again after a clock that ran ahead was put right, and one that fails is not tried in full every minute.
+// Copies are made again after a clock that ran ahead was put right, and one that fails is not tried in full every
+// minute.
 func TestCopiesGoOnAfterAClockRanAhead(t *testing.T) {
 	folder := t.TempDir()
 	data := filepath.Join(folder, "club.db")
 	s := open(t, data)
 	now := noon.AddDate(3, 0, 0)
-	k := &keeping.Keeper{Data: data, Daily: true, Store: s, Now: func() time.Time { return now }, Log: slog.New(slog.NewTextHandler(io.Discard, nil))}
+	k := &keeping.Keeper{
+		Data:  data,
+		Daily: true,
+		Store: s,
+		Now:   func() time.Time { return now },
+		Log:   slog.New(slog.NewTextHandler(io.Discard, nil)),
+	}
 	require.NoError(t, keeping.Today(k, t.Context()))
 	now = noon
 	require.NoError(t, keeping.Today(k, t.Context()))

@@ -74,12 +74,18 @@ func (p *page) contents(title string, cards []Card) []int {
 	return links
 }
 
-// card writes a drill from the top of a page: its name, its court, what is played and counted, what to look at, and its code at the foot.
+// card writes a drill from the top of a page: its name, its court, what is played and counted, what to look at, and its
+// code at the foot.
 func (p *page) card(c Card) {
 	full := p.width - 2*p.margin
 	d, r := c.Drill, c.Report
 	p.styled(p.margin, full, 16, "B", d.Name)
-	p.text(p.margin, full, 9, strings.Join([]string{string(d.Sport), r.Court.Name, string(d.Stroke) + ", " + string(d.Rung)}, " · "))
+	p.text(
+		p.margin,
+		full,
+		9,
+		strings.Join([]string{string(d.Sport), r.Court.Name, string(d.Stroke) + ", " + string(d.Rung)}, " · "),
+	)
 	if d.Summary != "" {
 		p.text(p.margin, full, 10, d.Summary)
 	}
@@ -146,7 +152,8 @@ func versions(d drill.Document) []string {
 	return []string{strings.Join(names, ", ")}
 }
 
-// squares is how small the squares of a code may be so that a camera reads them, in millimetres; common practice, no source.
+// squares is how small the squares of a code may be so that a camera reads them, in millimetres; common practice, no
+// source.
 const squares = 0.33
 
 // largest is how large a code is at most, in millimetres.

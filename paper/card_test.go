@@ -19,12 +19,20 @@ func cards(t testing.TB) []paper.Card {
 		r, err := report.Of(d.Document, 1, coach.Default())
 		require.NoError(t, err)
 		// As large as the code of a drill gets.
-		list = append(list, paper.Card{Drill: d.Document, Report: r, Code: strings.Split(strings.Repeat(strings.Repeat("10", 50)+"\n", 99)+strings.Repeat("10", 50), "\n")})
+		list = append(
+			list,
+			paper.Card{
+				Drill:  d.Document,
+				Report: r,
+				Code:   strings.Split(strings.Repeat(strings.Repeat("10", 50)+"\n", 99)+strings.Repeat("10", 50), "\n"),
+			},
+		)
 	}
 	return list
 }
 
-// Over the whole library: a drill is one card, of A5 and of A6, the same bytes every time; and all of them are a book with contents.
+// Over the whole library: a drill is one card, of A5 and of A6, the same bytes every time; and all of them are a book
+// with contents.
 func TestEveryDrillIsACard(t *testing.T) {
 	all := cards(t)
 	for _, c := range all {
@@ -51,10 +59,22 @@ func TestEveryDrillIsACard(t *testing.T) {
 }
 
 func TestCountingSheetsHaveAPageForEachPlayerAndGame(t *testing.T) {
-	c := paper.CountingSheets{Lesson: "Grüße", Date: "2026-03-10", Games: []paper.Scoring{{Title: "Tie-break", Players: []string{"Ada", strings.Repeat("Ben", 40)}}}}
+	c := paper.CountingSheets{
+		Lesson: "Grüße",
+		Date:   "2026-03-10",
+		Games:  []paper.Scoring{{Title: "Tie-break", Players: []string{"Ada", strings.Repeat("Ben", 40)}}},
+	}
 	for _, name := range []string{"Ada", "Ben"} {
 		c.Players = append(c.Players, paper.Counting{Player: name, Parts: []paper.Counted{
-			{Title: "Corner", Goal: "10 made in all", Unit: "balls", Turns: 4, Turn: 6}, {Title: "Rallies", Goal: "20 strokes", Unit: "rallies", Turns: 3}, {Title: "Long", Goal: "100", Unit: "balls", Turns: 90, Turn: 90},
+			{
+				Title: "Corner",
+				Goal:  "10 made in all",
+				Unit:  "balls",
+				Turns: 4,
+				Turn:  6,
+			},
+			{Title: "Rallies", Goal: "20 strokes", Unit: "rallies", Turns: 3},
+			{Title: "Long", Goal: "100", Unit: "balls", Turns: 90, Turn: 90},
 		}})
 	}
 	write := func(c paper.CountingSheets) []byte {

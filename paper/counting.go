@@ -42,8 +42,8 @@ const (
 	rounds = 8
 )
 
-// WriteCounting writes counting sheets, a page of A5 for each player and for each game. A page says nothing about another player. The same content gives the
-// same bytes.
+// WriteCounting writes counting sheets, a page of A5 for each player and for each game. A page says nothing about
+// another player. The same content gives the same bytes.
 func WriteCounting(w io.Writer, c CountingSheets) error {
 	p := newPage(A5, c.Lesson+", "+c.Date, c.Date)
 	p.SetDrawColor(0, 0, 0)

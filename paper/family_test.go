@@ -12,14 +12,21 @@ import (
 	"hodometer/paper"
 )
 
-// Long names, letters that the fonts have not, and more than a page holds: the same bytes every time, and all of it there.
+// Long names, letters that the fonts have not, and more than a page holds: the same bytes every time, and all of it
+// there.
 func TestWhatIsForHomeIsWritten(t *testing.T) {
 	names := []string{"Ada", strings.Repeat("Żółć ", 20), "孙 🏸"}
 	for _, name := range names {
 		for _, rung := range progress.Ladder() {
 			write := func() []byte {
 				var out bytes.Buffer
-				c := paper.Certificate{Player: name, Stroke: "backhand", Day: "Monday, 9 March 2026", Stamp: "2026-03-09", Milestone: progress.Milestone{Rung: progress.Consistency, Next: rung, Made: 24, Balls: 30}}
+				c := paper.Certificate{
+					Player:    name,
+					Stroke:    "backhand",
+					Day:       "Monday, 9 March 2026",
+					Stamp:     "2026-03-09",
+					Milestone: progress.Milestone{Rung: progress.Consistency, Next: rung, Made: 24, Balls: 30},
+				}
 				require.NoError(t, paper.WriteCertificate(&out, c))
 				return out.Bytes()
 			}
@@ -32,7 +39,16 @@ func TestWhatIsForHomeIsWritten(t *testing.T) {
 			page := paper.FamilyPage{Span: "from one day to another"}
 			page.Player, page.Sport = name, "tennis"
 			for range strokes {
-				page.Strokes = append(page.Strokes, family.Stroke{Name: "backhand", Here: progress.Depth, Behind: []progress.Rung{progress.Direction}, Counts: strings.Repeat("many ", 40), Next: "Next"})
+				page.Strokes = append(
+					page.Strokes,
+					family.Stroke{
+						Name:   "backhand",
+						Here:   progress.Depth,
+						Behind: []progress.Rung{progress.Direction},
+						Counts: strings.Repeat("many ", 40),
+						Next:   "Next",
+					},
+				)
 			}
 			var out bytes.Buffer
 			require.NoError(t, paper.WriteFamilyPage(&out, page))

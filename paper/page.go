@@ -67,7 +67,15 @@ func (p *page) font(family, style string, points float64) float64 {
 // cannot draw.
 
 // CellFormat writes a line in a cell.
-func (p *page) CellFormat(width, height float64, phrase, border string, next int, align string, fill bool, link int, linked string) {
+func (p *page) CellFormat(
+	width, height float64,
+	phrase, border string,
+	next int,
+	align string,
+	fill bool,
+	link int,
+	linked string,
+) {
 	p.Fpdf.CellFormat(width, height, picture.Printable(phrase), border, next, align, fill, link, linked)
 }
 

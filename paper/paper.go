@@ -1,4 +1,5 @@
-// Package paper writes what is printed, as PDF: a lesson's run sheet for a clipboard, cards of drills, and a book of them.
+// Package paper writes what is printed, as PDF: a lesson's run sheet for a clipboard, cards of drills, and a book of
+// them.
 package paper
 
 import (

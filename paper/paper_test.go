@@ -25,11 +25,22 @@ import (
 func content(t testing.TB, drills, players int) paper.Content {
 	t.Helper()
 	in := schedule.Inputs{Drills: map[string]drill.Document{}, Settings: coach.Default()}
-	d := lesson.Document{FormatVersion: lesson.FormatVersion, Title: "Grüße, Łódź – six", Date: "2026-03-10", Start: "16:00", Minutes: 120, Note: "Bring the long rope", Blocks: lesson.Starters("")}
+	d := lesson.Document{
+		FormatVersion: lesson.FormatVersion,
+		Title:         "Grüße, Łódź – six",
+		Date:          "2026-03-10",
+		Start:         "16:00",
+		Minutes:       120,
+		Note:          "Bring the long rope",
+		Blocks:        lesson.Starters(""),
+	}
 	for i := range players {
 		id := fmt.Sprint("p", i)
 		d.Students = append(d.Students, id)
-		in.People = append(in.People, lesson.Person{ID: id, Profile: student.Profile{Name: fmt.Sprint("Player ", i), Watch: []string{"late split step"}}})
+		in.People = append(
+			in.People,
+			lesson.Person{ID: id, Profile: student.Profile{Name: fmt.Sprint("Player ", i), Watch: []string{"late split step"}}},
+		)
 	}
 	c := paper.Content{}
 	for _, stored := range library.All()[:drills] {

@@ -6,8 +6,8 @@ import (
 	"hodometer/core/people/progress"
 )
 
-// ladderRoad draws the ladder of a stroke as a road from a place on, so wide: a milestone for each rung, filled where it is behind the player,
-// with a ring where they stand. It leaves the pen below.
+// ladderRoad draws the ladder of a stroke as a road from a place on, so wide: a milestone for each rung, filled where
+// it is behind the player, with a ring where they stand. It leaves the pen below.
 func (p *page) ladderRoad(x, width float64, here progress.Rung) {
 	ladder := progress.Ladder()
 	at := slices.Index(ladder, here)

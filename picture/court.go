@@ -26,7 +26,8 @@ type drawing struct {
 	view
 }
 
-// extent is how far a picture of a court reaches from its middle, in metres: what lies beyond the lines counts too, as far as anybody stands.
+// extent is how far a picture of a court reaches from its middle, in metres: what lies beyond the lines counts too, as
+// far as anybody stands.
 func extent(r report.Report) (wide, tall float64) {
 	tall, wide = r.Court.Length/2+0.3, math.Max(r.Court.Width/2, r.Court.Net.HalfUp)+0.3
 	for _, spot := range r.Spots {
@@ -41,10 +42,14 @@ func Height(r report.Report, width float64) float64 {
 	return width * tall / wide
 }
 
-// Court draws the court of a drill into a box, to scale: its lines, its targets, what stands there, and its balls in order.
+// Court draws the court of a drill into a box, to scale: its lines, its targets, what stands there, and its balls in
+// order.
 func Court(pen Pen, r report.Report, corner Point, width, high float64) {
 	wide, tall := extent(r)
-	d := drawing{pen, view{middle: Point{corner.X + width/2, corner.Y + high/2}, scale: math.Min(width/(2*wide), high/(2*tall))}}
+	d := drawing{
+		pen,
+		view{middle: Point{corner.X + width/2, corner.Y + high/2}, scale: math.Min(width/(2*wide), high/(2*tall))},
+	}
 	for _, l := range r.Court.Lines {
 		d.line(l.From, l.To, Stroke{Width: 0.25})
 	}
@@ -110,7 +115,11 @@ func (d drawing) places(spots []report.Spot) {
 			if place.Up {
 				half = court.Point{Y: place.Size / 2}
 			}
-			d.line(court.Point{X: place.At.X - half.X, Y: place.At.Y - half.Y}, court.Point{X: place.At.X + half.X, Y: place.At.Y + half.Y}, Stroke{Width: 0.8})
+			d.line(
+				court.Point{X: place.At.X - half.X, Y: place.At.Y - half.Y},
+				court.Point{X: place.At.X + half.X, Y: place.At.Y + half.Y},
+				Stroke{Width: 0.8},
+			)
 		case drill.Obstacle, drill.Basket:
 			d.Line(Point{x - r, y - r}, Point{x + r, y + r}, thin)
 			d.Line(Point{x - r, y + r}, Point{x + r, y - r}, thin)

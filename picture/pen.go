@@ -1,5 +1,5 @@
-// Package picture draws the court of a drill with its balls, its targets and what stands there: on paper, as SVG, as PNG. All of them are one drawing,
-// made by different pens.
+// Package picture draws the court of a drill with its balls, its targets and what stands there: on paper, as SVG, as
+// PNG. All of them are one drawing, made by different pens.
 package picture
 
 // Point is a place on the picture: millimetres from its upper left corner.

@@ -57,5 +57,6 @@ func Printable(text string) string {
 
 // joins says whether a character only joins or varies others.
 func joins(r rune) bool {
-	return r == '\u200d' || unicode.Is(unicode.Variation_Selector, r) || r >= 0x1F3FB && r <= 0x1F3FF || unicode.Is(unicode.Mn, r)
+	return r == '\u200d' || unicode.Is(unicode.Variation_Selector, r) || r >= 0x1F3FB && r <= 0x1F3FF ||
+		unicode.Is(unicode.Mn, r)
 }

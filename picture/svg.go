@@ -24,7 +24,13 @@ func SVG(title string, r report.Report) []byte {
 	p := &svgPen{}
 	high := heightOf(r)
 	label := escaped(Printable(title))
-	fmt.Fprintf(&p.out, `<svg xmlns="http://www.w3.org/2000/svg" width="%[1]smm" height="%[2]smm" viewBox="0 0 %[1]s %[2]s" role="img"><title>%[3]s</title>`, number(width), number(high), label)
+	fmt.Fprintf(
+		&p.out,
+		`<svg xmlns="http://www.w3.org/2000/svg" width="%[1]smm" height="%[2]smm" viewBox="0 0 %[1]s %[2]s" role="img"><title>%[3]s</title>`,
+		number(width),
+		number(high),
+		label,
+	)
 	fmt.Fprintf(&p.out, `<rect width="%s" height="%s" fill="#fff"/>`, number(width), number(high))
 	Court(p, r, Point{edge, edge}, width-2*edge, high-2*edge)
 	p.out.WriteString("</svg>\n")
@@ -66,12 +72,27 @@ func (s Stroke) svg() string {
 
 // Line draws a line.
 func (p *svgPen) Line(from, to Point, s Stroke) {
-	fmt.Fprintf(&p.out, `<path d="M%s %sL%s %s" fill="none"%s/>`, number(from.X), number(from.Y), number(to.X), number(to.Y), s.svg())
+	fmt.Fprintf(
+		&p.out,
+		`<path d="M%s %sL%s %s" fill="none"%s/>`,
+		number(from.X),
+		number(from.Y),
+		number(to.X),
+		number(to.Y),
+		s.svg(),
+	)
 }
 
 // Circle draws a circle.
 func (p *svgPen) Circle(centre Point, radius float64, s Stroke) {
-	fmt.Fprintf(&p.out, `<circle cx="%s" cy="%s" r="%s" fill="none"%s/>`, number(centre.X), number(centre.Y), number(radius), s.svg())
+	fmt.Fprintf(
+		&p.out,
+		`<circle cx="%s" cy="%s" r="%s" fill="none"%s/>`,
+		number(centre.X),
+		number(centre.Y),
+		number(radius),
+		s.svg(),
+	)
 }
 
 // Polygon draws a polygon.

@@ -73,7 +73,8 @@ func readable(text string) string {
 // Formula says whether a spreadsheet program would take a text for a formula (OWASP, CSV injection).
 func Formula(text string) bool { return text != "" && strings.ContainsRune("=+-@\t\r", rune(text[0])) }
 
-// harmless puts a mark before what would be taken for a formula, so that it stays a text. A table that is read loses it again.
+// harmless puts a mark before what would be taken for a formula, so that it stays a text. A table that is read loses it
+// again.
 func harmless(text string) string {
 	if Formula(text) {
 		return "'" + text

@@ -22,10 +22,14 @@ import (
 func TestTextIsReadWithAnyUsualSeparatorAndEncoding(t *testing.T) {
 	want := [][]string{{"Name", "Note"}, {"Zoë Fenn", "a, b; c"}, nil, {"Ben", "he said \"no\"\r\nand left"}}
 	for _, c := range []struct{ name, text, as string }{
-		{"commas", "Name,Note\r\nZoë Fenn,\"a, b; c\"\r\n\r\nBen,\"he said \"\"no\"\"\r\nand left\"\r\n", "commas between cells, UTF-8"},
-		{"semicolons", "Name;Note\nZoë Fenn;\"a, b; c\"\n\nBen;\"he said \"\"no\"\"\r\nand left\"", "semicolons between cells, UTF-8"},
-		{"tabs, as cells are pasted", "Name\tNote\nZoë Fenn\ta, b; c\n\nBen\t\"he said \"\"no\"\"\r\nand left\"", "tabs between cells, UTF-8"},
-		{"declared", "sep=|\nName|Note\nZoë Fenn|a, b; c\n\nBen|\"he said \"\"no\"\"\r\nand left\"", "bars between cells, UTF-8"},
+		{"commas", "Name,Note\r\nZoë Fenn,\"a, b; c\"\r\n\r\nBen,\"he said \"\"no\"\"\r\nand left\"\r\n",
+			"commas between cells, UTF-8"},
+		{"semicolons", "Name;Note\nZoë Fenn;\"a, b; c\"\n\nBen;\"he said \"\"no\"\"\r\nand left\"", "semicolons between " +
+			"cells, UTF-8"},
+		{"tabs, as cells are pasted", "Name\tNote\nZoë Fenn\ta, b; c\n\nBen\t\"he said \"\"no\"\"\r\nand left\"",
+			"tabs between cells, UTF-8"},
+		{"declared", "sep=|\nName|Note\nZoë Fenn|a, b; c\n\nBen|\"he said \"\"no\"\"\r\nand left\"",
+			"bars between cells, UTF-8"},
 	} {
 		encoded := map[string][]byte{
 			c.as:       []byte(c.text),
@@ -79,7 +83,8 @@ func TestAWorkbookIsReadWithItsDays(t *testing.T) {
 	_, err = book.NewSheet("Players")
 	require.NoError(t, err)
 	born := time.Date(2016, 5, 14, 0, 0, 0, 0, time.UTC)
-	for at, cell := range map[string]any{"A1": "Name", "B1": "Born", "C1": "Age", "A2": "Zoë Fenn", "B2": born, "C2": 9, "A4": "Ben", "B4": born.AddDate(0, 0, 1), "C4": 36.5} {
+	for at, cell := range map[string]any{"A1": "Name", "B1": "Born", "C1": "Age", "A2": "Zoë Fenn", "B2": born, "C2": 9,
+		"A4": "Ben", "B4": born.AddDate(0, 0, 1), "C4": 36.5} {
 		require.NoError(t, book.SetCellValue("Players", at, cell))
 	}
 	require.NoError(t, book.SetCellStyle("Players", "B2", "B2", day))
@@ -89,7 +94,11 @@ func TestAWorkbookIsReadWithItsDays(t *testing.T) {
 	got, err := sheets.Read(out.Bytes())
 	require.NoError(t, err)
 	require.Equal(t, "the sheet “Players” of a workbook", got.As)
-	require.Equal(t, [][]string{{"Name", "Born", "Age"}, {"Zoë Fenn", "2016-05-14", "9"}, nil, {"Ben", "2016-05-15", "36.5"}}, got.Rows)
+	require.Equal(
+		t,
+		[][]string{{"Name", "Born", "Age"}, {"Zoë Fenn", "2016-05-14", "9"}, nil, {"Ben", "2016-05-15", "36.5"}},
+		got.Rows,
+	)
 
 	// Every cut of it is told, and none stops the program.
 	for cut := 4; cut < out.Len(); cut++ {
@@ -103,8 +112,10 @@ func TestWhatIsNoTableIsToldInWords(t *testing.T) {
 		var out bytes.Buffer
 		w := zip.NewWriter(&out)
 		for _, file := range []struct{ name, text string }{
-			{"[Content_Types].xml", `<Types xmlns="http://schemas.openxmlformats.org/package/2006/content-types"><Override PartName="/xl/workbook.xml" ContentType="application/vnd.openxmlformats-officedocument.spreadsheetml.sheet.main+xml"/></Types>`},
-			{"xl/_rels/workbook.xml.rels", `<Relationships xmlns="http://schemas.openxmlformats.org/package/2006/relationships"><Relationship Id="r1" Type="http://schemas.openxmlformats.org/officeDocument/2006/relationships/worksheet" Target="worksheets/sheet1.xml"/></Relationships>`},
+			{"[Content_Types].xml",
+				`<Types xmlns="http://schemas.openxmlformats.org/package/2006/content-types"><Override PartName="/xl/workbook.xml" ContentType="application/vnd.openxmlformats-officedocument.spreadsheetml.sheet.main+xml"/></Types>`},
+			{"xl/_rels/workbook.xml.rels",
+				`<Relationships xmlns="http://schemas.openxmlformats.org/package/2006/relationships"><Relationship Id="r1" Type="http://schemas.openxmlformats.org/officeDocument/2006/relationships/worksheet" Target="worksheets/sheet1.xml"/></Relationships>`},
 			{"xl/workbook.xml", `<workbook xmlns="http://schemas.openxmlformats.org/spreadsheetml/2006/main" xmlns:r="http://schemas.openxmlformats.org/officeDocument/2006/relationships"><sheets><sheet name="a" sheetId="1" r:id="r1"/></sheets></workbook>`},
 		} {
 			part, _ := w.Create(file.name)
@@ -127,25 +138,32 @@ func TestWhatIsNoTableIsToldInWords(t *testing.T) {
 	for i := 1; i < 12; i++ {
 		fmt.Fprintf(&entities, `<!ENTITY a%d "%s">`, i, strings.Repeat(fmt.Sprintf("&a%d;", i-1), 10))
 	}
-	entities.WriteString(`]><worksheet><sheetData><row><c t="inlineStr"><is><t>&a11;</t></is></c></row></sheetData></worksheet>`)
+	entities.WriteString(
+		`]><worksheet><sheetData><row><c t="inlineStr"><is><t>&a11;</t></is></c></row></sheetData></worksheet>`,
+	)
 	for _, c := range []struct {
 		name string
 		data []byte
 		says string
 	}{
 		{"nothing", []byte(" \r\n \t"), "there is nothing in it"},
-		{"a mark that is not closed", []byte("a,b\r\n\"c,d\r\ne,f"), "row 2: a quotation mark is opened there and not closed"},
+		{"a mark that is not closed", []byte("a,b\r\n\"c,d\r\ne,f"), "row 2: a quotation mark is opened there and not " +
+			"closed"},
 		{"a pair of marks, and none that closes", []byte("a,\"b\"\",c"), "row 1: a quotation mark"},
 		{"an old workbook", []byte("\xd0\xcf\x11\xe0\xa1\xb1\x1a\xe1"), "old format"},
 		{"a PDF", []byte("%PDF-1.7"), "PDF"},
 		{"a picture", []byte("\x89PNG\x00\x01"), "no text and no workbook"},
 		{"too many rows", []byte(strings.Repeat("a,b\n", 5001)), "more than 5000 rows"},
 		{"too many cells", []byte(strings.Repeat("a,", 101)), "more than 100 cells"},
-		{"a cell that is too long", []byte("a,b\n" + strings.Repeat("x", 4001) + ",b"), "row 2, cell 1: more than 4000 characters"},
+		{"a cell that is too long", []byte("a,b\n" + strings.Repeat("x", 4001) + ",b"), "row 2, cell 1: more than 4000 " +
+			"characters"},
 		{"too large a file", bytes.Repeat([]byte("a,b\n"), 3<<20), "larger than 8 MB"},
 		{"another zip", packed("x", func(io.Writer) {})[:200], "damaged"},
 		{"a bomb of zeros", bomb, "larger than 32 MB"},
-		{"a bomb of entities", packed("xl/worksheets/sheet1.xml", func(out io.Writer) { _, _ = io.WriteString(out, entities.String()) }), ""},
+		{"a bomb of entities", packed("xl/worksheets/sheet1.xml", func(out io.Writer) {
+			_,
+				_ = io.WriteString(out, entities.String())
+		}), ""},
 	} {
 		t.Run(c.name, func(t *testing.T) {
 			begun := time.Now()
@@ -182,7 +200,10 @@ func written(t require.TestingT, rows [][]string) sheets.Sheet {
 // What is written is read the same, and nothing in it is a formula to a spreadsheet program.
 func TestWhatIsWrittenIsReadTheSame(t *testing.T) {
 	long.Check(t, func(t *rapid.T) {
-		cell := rapid.OneOf(rapid.StringMatching(`[=+@-]?[A-Za-z0-9 ,;"'é|.()!-]{0,12}`), rapid.SampledFrom([]string{"=1+1", "@SUM(A1)", "-5", "+49 1", "a\nb", "'", "'=x", "\t=x"}))
+		cell := rapid.OneOf(
+			rapid.StringMatching(`[=+@-]?[A-Za-z0-9 ,;"'é|.()!-]{0,12}`),
+			rapid.SampledFrom([]string{"=1+1", "@SUM(A1)", "-5", "+49 1", "a\nb", "'", "'=x", "\t=x"}),
+		)
 		rows := rapid.SliceOfN(rapid.SliceOfN(cell, 2, 5), 1, 6).Draw(t, "rows")
 		for i := range rows {
 			rows[i][len(rows[i])-1] = "end"
@@ -249,7 +270,8 @@ func TestSpoiledFilesAreToldAndTakeNoTime(t *testing.T) {
 func FuzzRead(f *testing.F) {
 	book, err := sheets.Workbook(written(f, [][]string{{"Ada", "=1"}, {"Ben", "2016-05-14"}}))
 	require.NoError(f, err)
-	for _, seed := range [][]byte{book, []byte("Name;Born\nAda;1.2.16\n\"x\"\"y\";"), []byte("sep=,\na,b"), wide("a\tb\nc\td", true, true), []byte("\"")} {
+	for _, seed := range [][]byte{book, []byte("Name;Born\nAda;1.2.16\n\"x\"\"y\";"), []byte("sep=,\na,b"),
+		wide("a\tb\nc\td", true, true), []byte("\"")} {
 		f.Add(seed)
 	}
 	f.Fuzz(func(t *testing.T, data []byte) {
@@ -268,7 +290,8 @@ func FuzzRead(f *testing.F) {
 // A line of nothing but commas, and a workbook of nothing but sheets, are refused before anything is made of them.
 func TestCostlyTablesAreRefused(t *testing.T) {
 	for name, text := range map[string]string{
-		"commas": strings.Repeat(",", 8_000_000), "tabs": "a\tb\n" + strings.Repeat("\t", 6000), "many lines of commas": strings.Repeat(strings.Repeat(",", 6000)+"\n", 1000),
+		"commas": strings.Repeat(",", 8_000_000), "tabs": "a\tb\n" + strings.Repeat("\t", 6000),
+		"many lines of commas": strings.Repeat(strings.Repeat(",", 6000)+"\n", 1000),
 	} {
 		var before, after runtime.MemStats
 		runtime.ReadMemStats(&before)

@@ -1,5 +1,5 @@
-// Package sheets reads and writes tables as spreadsheet programs have them: CSV of any usual separator and encoding, workbooks, pasted cells. What
-// is in their cells it does not know.
+// Package sheets reads and writes tables as spreadsheet programs have them: CSV of any usual separator and encoding,
+// workbooks, pasted cells. What is in their cells it does not know.
 package sheets
 
 import (
@@ -26,7 +26,8 @@ type Table struct {
 	As   string     `json:"as" description:"How it was read, in words: commas between cells, UTF-8"`
 }
 
-// ErrUnreadable says that a file is no table that can be read here, or too large a one. What is one says why, in a coach's words.
+// ErrUnreadable says that a file is no table that can be read here, or too large a one. What is one says why, in a
+// coach's words.
 var ErrUnreadable = invalid.ErrUnreadable
 
 // Read reads a table from a file, or from cells that were pasted. Its error is an ErrUnreadable.

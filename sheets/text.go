@@ -50,7 +50,8 @@ func readText(data []byte) (Table, error) {
 	return Table{Rows: trimmed(rows), As: said + " between cells, " + encoding}, nil
 }
 
-// crowded is the line in which there are more separators than any table has; 0 where there is none. It is looked at before a line is divided.
+// crowded is the line in which there are more separators than any table has; 0 where there is none. It is looked at
+// before a line is divided.
 func crowded(text string) int {
 	n := 0
 	for line := range strings.Lines(text) {
@@ -117,7 +118,8 @@ func validMark(r rune) bool { return r != '"' && r != '\r' && r != '\n' && r != 
 
 const looked = 50 // rows that show the separator
 
-// separating is the separator by which most of the first rows have the same number of cells, two at least; a comma where none divides them.
+// separating is the separator by which most of the first rows have the same number of cells, two at least; a comma
+// where none divides them.
 func separating(text string) rune {
 	best, most := ',', 0
 	for _, s := range separators {
@@ -145,7 +147,8 @@ func reading(text string, mark rune) *csv.Reader {
 	return reader
 }
 
-// cells divides a text into rows and cells. Empty lines are rows without cells, so that the numbers of rows are those that a coach sees.
+// cells divides a text into rows and cells. Empty lines are rows without cells, so that the numbers of rows are those
+// that a coach sees.
 func cells(text string, mark rune) ([][]string, error) {
 	if n := unclosed(text, mark); n > 0 {
 		return nil, invalid.Unreadable("row %d: a quotation mark is opened there and not closed", n)

@@ -18,7 +18,8 @@ import (
 // largestUnpacked is how large what is packed in a workbook may be: what a small file can swell to is bounded.
 const largestUnpacked = 32 << 20
 
-// readWorkbook reads the first sheet of a workbook that has anything in it. Cells are as they are stored, days as year-month-day.
+// readWorkbook reads the first sheet of a workbook that has anything in it. Cells are as they are stored, days as
+// year-month-day.
 func readWorkbook(data []byte) (table Table, err error) {
 	defer func() {
 		// The reader of workbooks was not made for files that are damaged on purpose.
@@ -27,7 +28,10 @@ func readWorkbook(data []byte) (table Table, err error) {
 		}
 	}()
 	if sheets := sheetsIn(data); sheets > maxSheets {
-		return Table{}, invalid.Unreadable("this workbook has more than %d sheets: save the one with the table by itself", maxSheets)
+		return Table{}, invalid.Unreadable(
+			"this workbook has more than %d sheets: save the one with the table by itself",
+			maxSheets,
+		)
 	}
 	book, openErr := excelize.OpenReader(bytes.NewReader(data), excelize.Options{
 		UnzipSizeLimit: largestUnpacked, UnzipXMLSizeLimit: largestUnpacked, RawCellValue: true,
@@ -195,7 +199,9 @@ func writeSheet(book *excelize.File, s Sheet, bold int) error {
 	if err := writer.SetColWidth(1, len(s.Columns), 18); err != nil {
 		return err
 	}
-	if err := writer.SetPanes(&excelize.Panes{Freeze: true, YSplit: 1, TopLeftCell: "A2", ActivePane: "bottomLeft"}); err != nil {
+	if err := writer.SetPanes(
+		&excelize.Panes{Freeze: true, YSplit: 1, TopLeftCell: "A2", ActivePane: "bottomLeft"},
+	); err != nil {
 		return err
 	}
 	head := make([]any, len(s.Columns))

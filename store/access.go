@@ -24,7 +24,12 @@ func (s *Store) Passphrase(ctx context.Context) (p Passphrase, err error) {
 
 // SetPassphrase stores what is to be known of a passphrase; empty: there is none any more.
 func (s *Store) SetPassphrase(ctx context.Context, hash string) error {
-	_, err := s.exec(ctx, "INSERT INTO passphrase (one, hash, since, number) VALUES (1, ?, '', 1) ON CONFLICT (one) DO UPDATE SET hash = excluded.hash, number = number + 1", hash)
+	_, err := s.exec(
+		ctx,
+		"INSERT INTO passphrase (one, hash, since, number) VALUES (1, ?, '', 1) ON CONFLICT (one) DO UPDATE SET hash = "+
+			"excluded.hash, number = number + 1",
+		hash,
+	)
 	return err
 }
 
@@ -64,7 +69,14 @@ func device(rows *sql.Rows) (d Device, err error) {
 
 // AddDevice keeps a device that was paired.
 func (s *Store) AddDevice(ctx context.Context, d Device) error {
-	_, err := s.exec(ctx, "INSERT INTO device (id, name, paired, seen) VALUES (?, ?, ?, ?)", d.ID, d.Name, writeTime(d.Paired), writeTime(d.Seen))
+	_, err := s.exec(
+		ctx,
+		"INSERT INTO device (id, name, paired, seen) VALUES (?, ?, ?, ?)",
+		d.ID,
+		d.Name,
+		writeTime(d.Paired),
+		writeTime(d.Seen),
+	)
 	return err
 }
 
@@ -92,7 +104,8 @@ func (s *Store) SeeDevice(ctx context.Context, id string, at time.Time) error {
 	return err
 }
 
-// Sessions keeps sessions of a kind by the hash of their token: one kind is never taken for the other. Like SeeDevice, they count as no writes.
+// Sessions keeps sessions of a kind by the hash of their token: one kind is never taken for the other. Like SeeDevice,
+// they count as no writes.
 type Sessions struct {
 	*Store
 	Kind string
@@ -102,7 +115,9 @@ func (s Sessions) key(hash string) string { return s.Kind + ":" + hash }
 
 // FindCtx is what is kept of a session that has not expired.
 func (s Sessions) FindCtx(ctx context.Context, hash string) (data []byte, found bool, err error) {
-	err = s.read.QueryRowContext(ctx, "SELECT data FROM session WHERE hash = ? AND expires > ?", s.key(hash), writeTime(time.Now())).Scan(&data)
+	err = s.read.QueryRowContext(ctx, "SELECT data FROM session WHERE hash = ? AND expires > ?", s.key(hash),
+		writeTime(time.Now())).
+		Scan(&data)
 	if errors.Is(err, sql.ErrNoRows) {
 		return nil, false, nil
 	}
@@ -115,7 +130,14 @@ func (s Sessions) CommitCtx(ctx context.Context, hash string, data []byte, expir
 	if err != nil {
 		return err
 	}
-	_, err = s.write.ExecContext(ctx, "INSERT INTO session (hash, data, expires) VALUES (?, ?, ?) ON CONFLICT (hash) DO UPDATE SET data = excluded.data, expires = excluded.expires", s.key(hash), data, writeTime(expires))
+	_, err = s.write.ExecContext(
+		ctx,
+		"INSERT INTO session (hash, data, expires) VALUES (?, ?, ?) ON CONFLICT (hash) DO UPDATE SET data = "+
+			"excluded.data, expires = excluded.expires",
+		s.key(hash),
+		data,
+		writeTime(expires),
+	)
 	return err
 }
 

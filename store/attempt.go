@@ -42,11 +42,14 @@ func attempts(ctx context.Context, db querier, where string, args ...any) ([]Att
 
 func selectAttempts(where string) string {
 	return `SELECT lesson, block, student, drill, name, stroke, rung, measure.document, aim, at,
-		made, balls, streak, best, at_least, "right", wrong, taps, landed, last, zones, rallies, longest, tries, fastest, net, long, wide, outcome, have, along,
+		made, balls, streak, best, at_least, "right", wrong, taps, landed, last, zones, rallies, longest, tries, fastest,
+		net, long, wide, outcome, have, along,
 		CASE WHEN measure.document ->> '$.goals[0].kind' = 'together' THEN
-			(SELECT sum(other.made) FROM attempt AS other WHERE other.lesson = attempt.lesson AND other.block = attempt.block AND other.number = attempt.number)
+			(SELECT sum(other.made) FROM attempt AS other WHERE other.lesson = attempt.lesson AND other.block = attempt.block
+			AND other.number = attempt.number)
 		ELSE 0 END,
-		(SELECT nullif(json_group_array(json_object('fault', fault.text, 'times', times) ORDER BY fault.text), '[]') FROM faulted JOIN fault ON fault.key = faulted.fault WHERE faulted.attempt = attempt.key)
+		(SELECT nullif(json_group_array(json_object('fault', fault.text, 'times', times) ORDER BY fault.text), '[]') FROM
+		faulted JOIN fault ON fault.key = faulted.fault WHERE faulted.attempt = attempt.key)
 		FROM attempt JOIN measure ON measure.key = attempt.measure WHERE ` + where + ` ORDER BY at, attempt.key`
 }
 
@@ -56,8 +59,41 @@ func scanAttempt(rows *sql.Rows) (Attempt, error) {
 	var measure, along string
 	var outcome, have, together int
 	var aim, zones, faults sql.NullString
-	err := rows.Scan(&a.Lesson, &a.Block, &a.Student, &a.Drill, &a.Name, &a.Stroke, &a.Rung, &measure, &aim, &at,
-		&a.Made, &a.Balls, &a.Streak, &a.Best, &a.AtLeast, &a.Right, &a.Wrong, &a.Taps, &a.Landed, &last, &zones, &a.Rallies, &a.Longest, &a.Tries, &a.Fastest, &a.Net, &a.Long, &a.Wide, &outcome, &have, &along, &together, &faults)
+	err := rows.Scan(
+		&a.Lesson,
+		&a.Block,
+		&a.Student,
+		&a.Drill,
+		&a.Name,
+		&a.Stroke,
+		&a.Rung,
+		&measure,
+		&aim,
+		&at,
+		&a.Made,
+		&a.Balls,
+		&a.Streak,
+		&a.Best,
+		&a.AtLeast,
+		&a.Right,
+		&a.Wrong,
+		&a.Taps,
+		&a.Landed,
+		&last,
+		&zones,
+		&a.Rallies,
+		&a.Longest,
+		&a.Tries,
+		&a.Fastest,
+		&a.Net,
+		&a.Long,
+		&a.Wide,
+		&outcome,
+		&have,
+		&along,
+		&together,
+		&faults,
+	)
 	if err != nil {
 		return a, err
 	}
@@ -99,7 +135,21 @@ func (s *Store) Practised(ctx context.Context, students []string) ([]playerfit.P
 		var p playerfit.Practice
 		var at int64
 		unit := 0
-		err := rows.Scan(&p.Student, &at, &p.Drill, &p.Measure, &p.Stroke, &p.Made, &p.Balls, &p.Right, &p.Wrong, &unit, &p.Net, &p.Long, &p.Wide)
+		err := rows.Scan(
+			&p.Student,
+			&at,
+			&p.Drill,
+			&p.Measure,
+			&p.Stroke,
+			&p.Made,
+			&p.Balls,
+			&p.Right,
+			&p.Wrong,
+			&unit,
+			&p.Net,
+			&p.Long,
+			&p.Wide,
+		)
 		p.At, p.Unit = time.UnixMilli(at), units[min(max(unit, 0), len(units)-1)]
 		return p, err
 	}, `SELECT student.key, at, drill, number, stroke, made, balls, "right", wrong, unit, net, long, wide
@@ -111,7 +161,8 @@ type Landing struct{ At, Aim court.Point }
 
 // Landings returns where a student's balls landed at a measure of a drill, in order, without those taken back.
 func (s *Store) Landings(ctx context.Context, studentID, drillID string, measure int) ([]Landing, error) {
-	where := "attempt.student = ? AND attempt.drill = ? AND attempt.number = ? AND attempt.landed > 0 AND attempt.aim IS NOT NULL"
+	where := "attempt.student = ? AND attempt.drill = ? AND attempt.number = ? AND attempt.landed > 0 AND attempt.aim " +
+		"IS NOT NULL"
 	aims := map[int64]court.Point{}
 	err := each(ctx, s.read, func(rows *sql.Rows) error {
 		var key int64
@@ -128,7 +179,14 @@ func (s *Store) Landings(ctx context.Context, studentID, drillID string, measure
 	if err != nil {
 		return nil, err
 	}
-	runs, err := balls(ctx, s.read, "run.attempt IN (SELECT key FROM attempt WHERE "+where+")", studentID, drillID, measure)
+	runs, err := balls(
+		ctx,
+		s.read,
+		"run.attempt IN (SELECT key FROM attempt WHERE "+where+")",
+		studentID,
+		drillID,
+		measure,
+	)
 	if err != nil {
 		return nil, err
 	}
@@ -146,9 +204,13 @@ func (s *Store) Landings(ctx context.Context, studentID, drillID string, measure
 // Occasion is when and in what something was counted.
 type Occasion struct{ Lesson, Date, Title string }
 
-// AttemptsBetween calls give for each attempt from one day to another, both included, by the days of their lessons, the oldest lesson first; of one
-// student, or of all where it is empty.
-func (s *Store) AttemptsBetween(ctx context.Context, studentID, from, to string, give func(Attempt, Occasion) error) error {
+// AttemptsBetween calls give for each attempt from one day to another, both included, by the days of their lessons, the
+// oldest lesson first; of one student, or of all where it is empty.
+func (s *Store) AttemptsBetween(
+	ctx context.Context,
+	studentID, from, to string,
+	give func(Attempt, Occasion) error,
+) error {
 	occasions, err := s.occasions(ctx, studentID, from, to)
 	if err != nil {
 		return err
@@ -172,8 +234,13 @@ func (s *Store) AttemptsBetween(ctx context.Context, studentID, from, to string,
 	return nil
 }
 
-// CountsBetween calls give for what was counted of each of these attempts and not taken back, from all devices, in order.
-func (s *Store) CountsBetween(ctx context.Context, studentID, from, to string, give func(Attempt, Occasion, []tally.Entry) error) error {
+// CountsBetween calls give for what was counted of each of these attempts and not taken back, from all devices, in
+// order.
+func (s *Store) CountsBetween(
+	ctx context.Context,
+	studentID, from, to string,
+	give func(Attempt, Occasion, []tally.Entry) error,
+) error {
 	const those = "lesson = ?1 AND (?2 = '' OR student = ?2)"
 	of, done, err := s.prepared(ctx, selectBalls("run.attempt IN (SELECT key FROM attempt WHERE "+those+")"))
 	if err != nil {
@@ -229,6 +296,7 @@ func (s *Store) occasions(ctx context.Context, studentID, from, to string) ([]Oc
 	return collect(ctx, s.read, func(rows *sql.Rows) (o Occasion, err error) {
 		return o, rows.Scan(&o.Lesson, &o.Date, &o.Title)
 	}, `SELECT id, date, coalesce(document ->> '$.title', '') FROM lesson
-		WHERE date BETWEEN ?2 AND ?3 AND EXISTS (SELECT 1 FROM attempt WHERE attempt.lesson = lesson.id AND (?1 = '' OR attempt.student = ?1))
+		WHERE date BETWEEN ?2 AND ?3 AND EXISTS (SELECT 1 FROM attempt WHERE attempt.lesson = lesson.id AND (?1 = '' OR
+		attempt.student = ?1))
 		ORDER BY date, document ->> '$.start', id`, studentID, from, to)
 }

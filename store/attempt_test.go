@@ -31,11 +31,33 @@ func TestTapsAreKeptOnceAndOutliveTheProgram(t *testing.T) {
 	at := time.Date(2026, 3, 10, 16, 5, 0, 0, time.UTC)
 	run := underway.Counted{
 		Attempt: underway.Attempt{
-			Lesson: "l", Block: "b", Student: "ada", Drill: "d", Name: "Coin", Stroke: "forehand", Rung: "depth",
-			Measure: drill.Measure{Number: 1, What: score.Ball, Goals: score.Course{{Kind: score.Total, Count: 10}}}, At: at, Aim: &court.Point{X: 2.5, Y: 9},
+			Lesson:  "l",
+			Block:   "b",
+			Student: "ada",
+			Drill:   "d",
+			Name:    "Coin",
+			Stroke:  "forehand",
+			Rung:    "depth",
+			Measure: drill.Measure{
+				Number: 1,
+				What:   score.Ball,
+				Goals:  score.Course{{Kind: score.Total, Count: 10}},
+			},
+			At:  at,
+			Aim: &court.Point{X: 2.5, Y: 9},
 		},
-		Runs: []underway.Run{{ID: "r", Entries: []tally.Entry{{Seq: 0, Kind: tally.Made, At: at, Choice: tally.RightChoice, Landing: &court.Point{X: 2.1, Y: 8.4}}, {Seq: 1, Kind: tally.Turn, Made: 4, Of: 5, At: at},
-			{Seq: 2, Kind: tally.Missed, At: at, Zone: &court.Zone{Name: "long, left", Left: -4, Right: -1, Bottom: 11, Top: 15}}}}},
+		Runs: []underway.Run{
+			{ID: "r", Entries: []tally.Entry{
+				{Seq: 0, Kind: tally.Made, At: at, Choice: tally.RightChoice, Landing: &court.Point{X: 2.1, Y: 8.4}},
+				{Seq: 1, Kind: tally.Turn, Made: 4, Of: 5, At: at},
+				{
+					Seq:  2,
+					Kind: tally.Missed,
+					At:   at,
+					Zone: &court.Zone{Name: "long, left", Left: -4, Right: -1, Bottom: 11, Top: 15},
+				},
+			}},
+		},
 	}
 	require.NoError(t, s.AddTaps(ctx, run))
 	require.NoError(t, s.AddTaps(ctx, run), "sent again")
@@ -47,7 +69,10 @@ func TestTapsAreKeptOnceAndOutliveTheProgram(t *testing.T) {
 	clock := lesson.Clock{Anchor: at, Second: 65, Running: true}
 	require.NoError(t, s.SetClock(ctx, "l", clock, false))
 	require.NoError(t, s.SetRemark(ctx, store.Remark{Lesson: "l", Student: "ada", Engagement: 8, Remark: "bright"}))
-	require.NoError(t, s.SetLadderPosition(ctx, store.LadderPosition{Student: "ada", Stroke: "forehand", Rung: "direction", At: at}))
+	require.NoError(
+		t,
+		s.SetLadderPosition(ctx, store.LadderPosition{Student: "ada", Stroke: "forehand", Rung: "direction", At: at}),
+	)
 
 	s = open(t, path)
 	taps, err := s.TapsOfLesson(ctx, "l")
@@ -112,7 +137,8 @@ func TestSummariesAreThoseOfTheirBalls(t *testing.T) {
 		devices := make([][]tally.Entry, rapid.IntRange(1, 3).Draw(t, "devices"))
 		for i := range devices {
 			for seq := range rapid.IntRange(1, 12).Draw(t, "taps") {
-				kind := rapid.SampledFrom([]tally.Kind{tally.Made, tally.Missed, tally.Turn, tally.Again, tally.Fault, tally.Undo}).Draw(t, "kind")
+				kind := rapid.SampledFrom([]tally.Kind{tally.Made, tally.Missed, tally.Turn, tally.Again, tally.Fault, tally.Undo}).
+					Draw(t, "kind")
 				// Every tap has an instant of its own, so that there is one order of them all.
 				e := tally.Entry{Seq: seq, Kind: kind, At: at.Add(time.Duration(3*seq+i) * time.Millisecond)}
 				if kind == tally.Fault {
@@ -127,7 +153,10 @@ func TestSummariesAreThoseOfTheirBalls(t *testing.T) {
 		}
 		block := fmt.Sprint("b", n)
 		for i, taps := range devices {
-			run := underway.Counted{Runs: []underway.Run{{ID: fmt.Sprint(block, i)}}, Attempt: underway.Attempt{Lesson: "l", Block: block, Student: "ada", Drill: "d", At: taps[0].At}}
+			run := underway.Counted{
+				Runs:    []underway.Run{{ID: fmt.Sprint(block, i)}},
+				Attempt: underway.Attempt{Lesson: "l", Block: block, Student: "ada", Drill: "d", At: taps[0].At},
+			}
 			for _, cut := range []int{rapid.IntRange(1, len(taps)).Draw(t, "cut"), len(taps)} {
 				run.Runs[0].Entries = taps[:cut]
 				require.NoError(t, s.AddTaps(ctx, run))

@@ -22,8 +22,8 @@ type Attended struct {
 	Minutes float64 // how long they were in it, where that is known
 }
 
-// Attended calls give for every time that somebody was to be at a lesson from one day to another, both included, the oldest day first; of one
-// student, or of all where it is empty.
+// Attended calls give for every time that somebody was to be at a lesson from one day to another, both included, the
+// oldest day first; of one student, or of all where it is empty.
 func (s *Store) Attended(ctx context.Context, studentID, from, to string, give func(Attended) error) error {
 	presences, err := s.Presences(ctx, studentID)
 	if err != nil {
@@ -48,7 +48,15 @@ func (s *Store) Attended(ctx context.Context, studentID, from, to string, give f
 			if studentID != "" && id != studentID {
 				continue
 			}
-			one := Attended{Student: id, Day: g.Lesson.Date, Start: g.Lesson.Start, Title: g.Lesson.Title, Lesson: g.ID, Came: there[id] > 0, Minutes: there[id] / 60}
+			one := Attended{
+				Student: id,
+				Day:     g.Lesson.Date,
+				Start:   g.Lesson.Start,
+				Title:   g.Lesson.Title,
+				Lesson:  g.ID,
+				Came:    there[id] > 0,
+				Minutes: there[id] / 60,
+			}
 			if err := give(one); err != nil {
 				return err
 			}
@@ -68,8 +76,8 @@ type Given struct {
 	Lesson lesson.Document
 }
 
-// Given calls give for each lesson that was given from one day to another, both included, the oldest first; of one student, or of all where it is
-// empty. Lessons that cannot be read are passed over.
+// Given calls give for each lesson that was given from one day to another, both included, the oldest first; of one
+// student, or of all where it is empty. Lessons that cannot be read are passed over.
 func (s *Store) Given(ctx context.Context, studentID, from, to string, give func(Given) error) error {
 	return each(ctx, s.read, func(rows *sql.Rows) error {
 		var g Given
@@ -82,7 +90,8 @@ func (s *Store) Given(ctx context.Context, studentID, from, to string, give func
 		}
 		return give(g)
 	}, `SELECT lesson.id, lesson.document, clock.second FROM lesson JOIN clock ON clock.lesson = lesson.id
-		WHERE clock.finished AND date BETWEEN ?2 AND ?3 AND (?1 = '' OR EXISTS (SELECT 1 FROM json_each(lesson.document, '$.students') AS one WHERE one.value = ?1))
+		WHERE clock.finished AND date BETWEEN ?2 AND ?3 AND (?1 = '' OR EXISTS (SELECT 1 FROM json_each(lesson.document,
+		'$.students') AS one WHERE one.value = ?1))
 		ORDER BY date, json_extract(lesson.document, '$.start'), lesson.id`, studentID, from, to)
 }
 

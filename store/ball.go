@@ -18,7 +18,17 @@ const ballsOfRun = 1 << 17
 
 // Kinds and choices are stored as their places in these lists.
 var (
-	ballKinds   = []tally.Kind{tally.Made, tally.Missed, tally.Turn, tally.Again, tally.Undo, tally.Rally, tally.Timed, tally.TimeUp, tally.Fault}
+	ballKinds = []tally.Kind{
+		tally.Made,
+		tally.Missed,
+		tally.Turn,
+		tally.Again,
+		tally.Undo,
+		tally.Rally,
+		tally.Timed,
+		tally.TimeUp,
+		tally.Fault,
+	}
 	ballChoices = []tally.Choice{tally.RightChoice, tally.WrongChoice}
 	ballMisses  = []tally.Miss{tally.IntoNet, tally.Long, tally.Wide}
 )
@@ -69,7 +79,18 @@ func (w *tapWriter) balls(ctx context.Context, run, began int64, entries []tally
 			zone = key
 		}
 		at := e.At.UnixMilli() - began
-		if _, err := w.ball.ExecContext(ctx, run*ballsOfRun+int64(e.Seq), at, slices.Index(ballKinds, e.Kind), choice, made, of, x, y, zone); err != nil {
+		if _, err := w.ball.ExecContext(
+			ctx,
+			run*ballsOfRun+int64(e.Seq),
+			at,
+			slices.Index(ballKinds, e.Kind),
+			choice,
+			made,
+			of,
+			x,
+			y,
+			zone,
+		); err != nil {
 			return err
 		}
 	}
@@ -83,7 +104,8 @@ func faultKey(ctx context.Context, tx *sql.Tx, fault string) (key int64, err err
 	return key, tx.QueryRowContext(ctx, "SELECT key FROM fault WHERE text = ?", fault).Scan(&key)
 }
 
-// name gives the faults of runs, of which only the keys were read, their words. Files of earlier versions have none, and no words.
+// name gives the faults of runs, of which only the keys were read, their words. Files of earlier versions have none,
+// and no words.
 func name(ctx context.Context, db querier, runs []counted) error {
 	words := map[int]string{}
 	for _, run := range runs {
@@ -115,7 +137,11 @@ func zoneKey(ctx context.Context, tx *sql.Tx, zone court.Zone) (key int64, err e
 	if err != nil {
 		return 0, err
 	}
-	if _, err := tx.ExecContext(ctx, "INSERT INTO zone (bounds) VALUES (?) ON CONFLICT DO NOTHING", string(bounds)); err != nil {
+	if _, err := tx.ExecContext(
+		ctx,
+		"INSERT INTO zone (bounds) VALUES (?) ON CONFLICT DO NOTHING",
+		string(bounds),
+	); err != nil {
 		return 0, err
 	}
 	return key, tx.QueryRowContext(ctx, "SELECT key FROM zone WHERE bounds = ?", string(bounds)).Scan(&key)
@@ -129,14 +155,17 @@ type counted struct {
 	entries []tally.Entry
 }
 
-// balls reads the balls of runs, each run's in order, and the runs in an order that does not depend on which came first.
+// balls reads the balls of runs, each run's in order, and the runs in an order that does not depend on which came
+// first.
 func balls(ctx context.Context, db querier, where string, args ...any) ([]counted, error) {
 	return readBalls(ctx, db, db, selectBalls(where), args...)
 }
 
 func selectBalls(where string) string {
-	return `SELECT run.key, run.id, run.attempt, ball.key - run.key * 131072, run.at + ball.at, ball.kind, ball.choice, ball.made, ball."of", ball.x, ball.y, zone.bounds
-		FROM run JOIN ball ON ball.key BETWEEN run.key * 131072 AND run.key * 131072 + 131071 LEFT JOIN zone ON zone.key = ball.zone
+	return `SELECT run.key, run.id, run.attempt, ball.key - run.key * 131072, run.at + ball.at, ball.kind, ball.choice,
+	ball.made, ball."of", ball.x, ball.y, zone.bounds
+		FROM run JOIN ball ON ball.key BETWEEN run.key * 131072 AND run.key * 131072 + 131071 LEFT JOIN zone ON zone.key =
+		ball.zone
 		WHERE ` + where + ` ORDER BY run.attempt, run.id, ball.key`
 }
 

@@ -69,18 +69,41 @@ func bookings(ctx context.Context, db querier, where string, args ...any) ([]Kep
 	return collect(ctx, db, func(rows *sql.Rows) (Kept, error) {
 		var k Kept
 		var students string
-		err := rows.Scan(&k.ID, &k.Calendar, &k.From, &k.UID, &k.Instance, &k.Title, &k.Date, &k.Start, &k.Minutes, &k.Cancelled, &students, &k.Lesson, &k.Ignored)
+		err := rows.Scan(
+			&k.ID,
+			&k.Calendar,
+			&k.From,
+			&k.UID,
+			&k.Instance,
+			&k.Title,
+			&k.Date,
+			&k.Start,
+			&k.Minutes,
+			&k.Cancelled,
+			&students,
+			&k.Lesson,
+			&k.Ignored,
+		)
 		return k, errors.Join(err, json.Unmarshal([]byte(students), &k.Students))
-	}, "SELECT id, calendar, (SELECT name FROM calendar WHERE calendar.id = booking.calendar), uid, instance, title, date, start, minutes, cancelled, students, coalesce(lesson, ''), ignored FROM booking WHERE "+where+" ORDER BY date, start, id", args...)
+	}, "SELECT id, calendar, (SELECT name FROM calendar WHERE calendar.id = booking.calendar), uid, instance, title, "+
+		"date, start, minutes, cancelled, students, coalesce(lesson, ''), ignored FROM booking WHERE "+where+
+		" ORDER BY date, start, id", args...)
 }
 
-// ReadCalendar keeps what reading a calendar came to: work gets what is kept of it from a day on and returns how that changes. New ones get their
-// identifiers from newID.
-func (s *Store) ReadCalendar(ctx context.Context, c Calendar, from string, newID func() string, work func(kept []booking.Stored) []booking.Change) ([]booking.Change, error) {
+// ReadCalendar keeps what reading a calendar came to: work gets what is kept of it from a day on and returns how that
+// changes. New ones get their identifiers from newID.
+func (s *Store) ReadCalendar(
+	ctx context.Context,
+	c Calendar,
+	from string,
+	newID func() string,
+	work func(kept []booking.Stored) []booking.Change,
+) ([]booking.Change, error) {
 	var changes []booking.Change
 	err := s.in(ctx, func(tx *sql.Tx) error {
 		_, err := tx.ExecContext(ctx, `INSERT INTO calendar (id, name, address, at, wrong) VALUES (?, ?, ?, ?, '')
-			ON CONFLICT (id) DO UPDATE SET name = excluded.name, address = excluded.address, at = excluded.at, wrong = ''`, c.ID, c.Name, c.Address, writeTime(c.At))
+			ON CONFLICT (id) DO UPDATE SET name = excluded.name, address = excluded.address, at = excluded.at, wrong = ''`,
+			c.ID, c.Name, c.Address, writeTime(c.At))
 		if err != nil {
 			return err
 		}
@@ -111,11 +134,27 @@ func keepBooking(ctx context.Context, tx *sql.Tx, calendar string, b booking.Sto
 	if err != nil {
 		return err
 	}
-	_, err = tx.ExecContext(ctx, `INSERT INTO booking (id, calendar, uid, instance, title, date, start, minutes, cancelled, students, lesson, ignored)
+	_, err = tx.ExecContext(
+		ctx,
+		`INSERT INTO booking (id, calendar, uid, instance, title, date, start, minutes, cancelled, students, lesson, ignored)
 		VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, nullif(?, ''), ?)
-		ON CONFLICT (id) DO UPDATE SET instance = excluded.instance, title = excluded.title, date = excluded.date, start = excluded.start,
-			minutes = excluded.minutes, cancelled = excluded.cancelled, students = excluded.students, lesson = excluded.lesson, ignored = excluded.ignored`,
-		b.ID, calendar, b.UID, b.Instance, b.Title, b.Date, b.Start, b.Minutes, b.Cancelled, string(students), b.Lesson, b.Ignored)
+		ON CONFLICT (id) DO UPDATE SET instance = excluded.instance, title = excluded.title, date = excluded.date, start =
+		excluded.start,
+			minutes = excluded.minutes, cancelled = excluded.cancelled, students = excluded.students, lesson = excluded.lesson,
+			ignored = excluded.ignored`,
+		b.ID,
+		calendar,
+		b.UID,
+		b.Instance,
+		b.Title,
+		b.Date,
+		b.Start,
+		b.Minutes,
+		b.Cancelled,
+		string(students),
+		b.Lesson,
+		b.Ignored,
+	)
 	return err
 }
 
@@ -146,7 +185,15 @@ type Feed struct {
 
 // AddFeed keeps a feed with the hash of its secret.
 func (s *Store) AddFeed(ctx context.Context, f Feed, hash string) error {
-	_, err := s.exec(ctx, "INSERT INTO feed (id, name, names, hash, at) VALUES (?, ?, ?, ?, ?)", f.ID, f.Name, f.Names, hash, writeTime(f.At))
+	_, err := s.exec(
+		ctx,
+		"INSERT INTO feed (id, name, names, hash, at) VALUES (?, ?, ?, ?, ?)",
+		f.ID,
+		f.Name,
+		f.Names,
+		hash,
+		writeTime(f.At),
+	)
 	return err
 }
 

@@ -10,14 +10,15 @@ import (
 	"hodometer/core/people/progress"
 )
 
-// written is at which step of the file's own history the formats of documents stood: a document of a format is put into a file of that step, and
-// goes the way that files go.
+// written is at which step of the file's own history the formats of documents stood: a document of a format is put into
+// a file of that step, and goes the way that files go.
 var written = map[sharing.Kind]map[int]int64{
 	sharing.Drill:  {1: 1, 2: 7, 3: 10},
 	sharing.Lesson: {1: 3, 2: 7, 3: 10},
 }
 
-// BringUp brings a document of an earlier format up to the current one, as files are brought up. It fails where the format was never written.
+// BringUp brings a document of an earlier format up to the current one, as files are brought up. It fails where the
+// format was never written.
 func BringUp(ctx context.Context, p sharing.Piece) (text []byte, err error) {
 	step, known := written[p.Hodometer][p.Version()]
 	if !known {
@@ -41,7 +42,9 @@ func BringUp(ctx context.Context, p sharing.Piece) (text []byte, err error) {
 		revision = "version"
 	}
 	table := string(p.Hodometer)
-	if _, err := db.ExecContext(ctx, "INSERT INTO "+table+" (id, "+revision+", document) VALUES ('it', 1, ?)", string(p.Document)); err != nil { //nolint:gosec // the kinds are constants
+	//nolint:gosec // the kinds are constants
+	insert := "INSERT INTO " + table + " (id, " + revision + ", document) VALUES ('it', 1, ?)"
+	if _, err := db.ExecContext(ctx, insert, string(p.Document)); err != nil {
 		return nil, err
 	}
 	if _, err := provider.Up(ctx); err != nil {
@@ -61,8 +64,8 @@ type Brought struct {
 	Ladder   *progress.Ladders // of a student, whose identifier is that; nil for a document of its own
 }
 
-// BringIn stores documents that come in, all of them or none. It fails with ErrTaken where one that is new is there already, and with ErrStale
-// where one that is replaced was changed meanwhile.
+// BringIn stores documents that come in, all of them or none. It fails with ErrTaken where one that is new is there
+// already, and with ErrStale where one that is replaced was changed meanwhile.
 func (s *Store) BringIn(ctx context.Context, all []Brought) error {
 	return s.in(ctx, func(tx *sql.Tx) error {
 		for _, b := range all {
@@ -72,9 +75,13 @@ func (s *Store) BringIn(ctx context.Context, all []Brought) error {
 				}
 				continue
 			}
-			statement, args, failed := "INSERT INTO "+string(b.Kind)+" (id, revision, document) VALUES (?, 1, ?) ON CONFLICT DO NOTHING", []any{b.ID, string(b.Text)}, ErrTaken //nolint:gosec // the kinds are constants
+			table := string(b.Kind)
+			//nolint:gosec // the kinds are constants
+			statement := "INSERT INTO " + table + " (id, revision, document) VALUES (?, 1, ?) ON CONFLICT DO NOTHING"
+			args, failed := []any{b.ID, string(b.Text)}, ErrTaken
 			if b.Revision > 0 {
-				statement = "UPDATE " + string(b.Kind) + " SET document = ?, revision = revision + 1, archived = 0 WHERE id = ? AND revision = ?"
+				statement = "UPDATE " + table + " SET document = ?, revision = revision + 1, archived = 0 " +
+					"WHERE id = ? AND revision = ?"
 				args, failed = []any{string(b.Text), b.ID, b.Revision}, ErrStale
 			}
 			result, err := tx.ExecContext(ctx, statement, args...) //nolint:gosec // the kinds are constants
@@ -92,7 +99,14 @@ func (s *Store) BringIn(ctx context.Context, all []Brought) error {
 // bringLadder keeps the rungs that a student came to somewhere else. What is kept of the same moment stays.
 func bringLadder(ctx context.Context, tx *sql.Tx, student string, l progress.Ladders) error {
 	for _, r := range l.Reached {
-		if _, err := tx.ExecContext(ctx, "INSERT INTO ladder_position (student, stroke, at, rung) VALUES (?, ?, ?, ?) ON CONFLICT DO NOTHING", student, r.Stroke, writeTime(r.At), r.Rung); err != nil {
+		if _, err := tx.ExecContext(
+			ctx,
+			"INSERT INTO ladder_position (student, stroke, at, rung) VALUES (?, ?, ?, ?) ON CONFLICT DO NOTHING",
+			student,
+			r.Stroke,
+			writeTime(r.At),
+			r.Rung,
+		); err != nil {
 			return err
 		}
 	}

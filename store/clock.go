@@ -41,7 +41,8 @@ func begunOf(ctx context.Context, db querier, lessonIDs ...string) (map[string]B
 		b.Anchor, err = readTime(anchor)
 		begun[id] = b
 		return err
-	}, "SELECT lesson, anchor, second, running, finished, held FROM clock WHERE lesson IN (SELECT value FROM json_each(?))", asList(lessonIDs))
+	}, "SELECT lesson, anchor, second, running, finished, held FROM clock WHERE lesson IN (SELECT value FROM "+
+		"json_each(?))", asList(lessonIDs))
 	return begun, err
 }
 
@@ -51,13 +52,30 @@ func (s *Store) SetClock(ctx context.Context, lessonID string, clock lesson.Cloc
 }
 
 // setClock keeps where a lesson stands; of one that begins by it, its plan.
-func setClock(ctx context.Context, tx *sql.Tx, lessonID string, clock lesson.Clock, finished bool, planned *lesson.Document) error {
+func setClock(
+	ctx context.Context,
+	tx *sql.Tx,
+	lessonID string,
+	clock lesson.Clock,
+	finished bool,
+	planned *lesson.Document,
+) error {
 	plan, err := writeJSON(planned)
 	if err != nil {
 		return err
 	}
-	_, err = tx.ExecContext(ctx, `INSERT INTO clock (lesson, anchor, second, running, finished, planned, held) VALUES (?, ?, ?, ?, ?, ?, ?)
-		ON CONFLICT (lesson) DO UPDATE SET anchor = excluded.anchor, second = excluded.second, running = excluded.running, finished = excluded.finished, held = excluded.held`,
-		lessonID, writeTime(clock.Anchor), clock.Second, clock.Running, finished, plan, clock.Held)
+	_, err = tx.ExecContext(
+		ctx,
+		`INSERT INTO clock (lesson, anchor, second, running, finished, planned, held) VALUES (?, ?, ?, ?, ?, ?, ?)
+		ON CONFLICT (lesson) DO UPDATE SET anchor = excluded.anchor, second = excluded.second, running = excluded.running,
+		finished = excluded.finished, held = excluded.held`,
+		lessonID,
+		writeTime(clock.Anchor),
+		clock.Second,
+		clock.Running,
+		finished,
+		plan,
+		clock.Held,
+	)
 	return err
 }

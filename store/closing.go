@@ -55,8 +55,8 @@ func (s *Store) SetClosing(ctx context.Context, lessonID string, d closing.Docum
 	return nil
 }
 
-// Unclosed are the lessons from a day on that were begun, are no longer on their way, and of which the coach has not said that that is all, the newest
-// first. Those that were begun before plans were kept are left out.
+// Unclosed are the lessons from a day on that were begun, are no longer on their way, and of which the coach has not
+// said that that is all, the newest first. Those that were begun before plans were kept are left out.
 func (s *Store) Unclosed(ctx context.Context, from string, limit int) ([]Record[lesson.Document], error) {
 	all, err := s.Lessons.query(ctx, s.read, `WHERE archived = 0 AND date >= ? AND id IN (
 			SELECT lesson FROM clock WHERE planned IS NOT NULL AND finished = 1

@@ -34,7 +34,10 @@ func (s *Store) UpdateSettings(ctx context.Context, revision int64, settings coa
 	if err != nil {
 		return 0, err
 	}
-	statement, args := "UPDATE coach SET document = ?, revision = revision + 1 WHERE revision = ?", []any{string(text), revision}
+	statement, args := "UPDATE coach SET document = ?, revision = revision + 1 WHERE revision = ?", []any{
+		string(text),
+		revision,
+	}
 	if revision == 0 {
 		statement, args = "INSERT INTO coach (id, revision, document) VALUES (1, 1, ?) ON CONFLICT DO NOTHING", args[:1]
 	}
@@ -48,7 +51,8 @@ func (s *Store) UpdateSettings(ctx context.Context, revision int64, settings coa
 		return revision + 1, nil
 	}
 	var there int64
-	err = s.read.QueryRowContext(ctx, "SELECT revision FROM coach WHERE id = 1 AND document = ?", string(text)).Scan(&there)
+	err = s.read.QueryRowContext(ctx, "SELECT revision FROM coach WHERE id = 1 AND document = ?", string(text)).
+		Scan(&there)
 	if errors.Is(err, sql.ErrNoRows) {
 		return 0, fmt.Errorf("settings: %w", ErrStale)
 	}

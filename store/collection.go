@@ -43,7 +43,9 @@ func (c Collection[T]) Create(ctx context.Context, id string, document T) (Recor
 		var there string
 		switch err := tx.QueryRowContext(ctx, "SELECT document FROM "+c.table+" WHERE id = ?", id).Scan(&there); {
 		case errors.Is(err, sql.ErrNoRows):
-			_, err := tx.ExecContext(ctx, "INSERT INTO "+c.table+" (id, revision, document) VALUES (?, 1, ?)", id, string(text)) //nolint:gosec // the table's name is a constant of this package
+			//nolint:gosec // the table's name is a constant of this package
+			insert := "INSERT INTO " + c.table + " (id, revision, document) VALUES (?, 1, ?)"
+			_, err := tx.ExecContext(ctx, insert, id, string(text))
 			return err
 		case err != nil:
 			return err
@@ -99,7 +101,8 @@ func (c Collection[T]) List(ctx context.Context, withArchived bool) ([]Record[T]
 
 // Revisions returns which revision of each document is the newest, and whether it is archived.
 func (c Collection[T]) Revisions(ctx context.Context) (map[string]Revision, error) {
-	rows, err := c.store.read.QueryContext(ctx, "SELECT id, revision, archived FROM "+c.table) //nolint:gosec // the table's name is a constant of this package
+	//nolint:gosec // the table's name is a constant of this package
+	rows, err := c.store.read.QueryContext(ctx, "SELECT id, revision, archived FROM "+c.table)
 	if err != nil {
 		return nil, err
 	}
@@ -156,7 +159,14 @@ func (c Collection[T]) Replace(ctx context.Context, id string, revision int64, d
 	if err != nil {
 		return Record[T]{}, err
 	}
-	record, err := c.update(ctx, id, "UPDATE "+c.table+" SET document = ?, revision = revision + 1 WHERE id = ? AND revision = ?", string(text), id, revision)
+	record, err := c.update(
+		ctx,
+		id,
+		"UPDATE "+c.table+" SET document = ?, revision = revision + 1 WHERE id = ? AND revision = ?",
+		string(text),
+		id,
+		revision,
+	)
 	if errors.Is(err, ErrStale) {
 		if there, readErr := json.Marshal(record.Document); readErr == nil && string(there) == string(text) {
 			return record, nil
@@ -175,7 +185,11 @@ func (c Collection[T]) Erase(ctx context.Context, id string) error {
 	if _, err := c.Text(ctx, id); err != nil {
 		return err
 	}
-	_, err := c.store.exec(ctx, "DELETE FROM "+c.table+" WHERE id = ?", id) //nolint:gosec // the table's name is a constant of this package
+	_, err := c.store.exec(
+		ctx,
+		"DELETE FROM "+c.table+" WHERE id = ?",
+		id,
+	) //nolint:gosec // the table's name is a constant of this package
 	return err
 }
 

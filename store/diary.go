@@ -9,15 +9,28 @@ import (
 // LessonsBetween returns the lessons from one day to another, both included, in the order in which
 // they are given. Beside them it returns those of these days, or of no day, that cannot be read.
 func (s *Store) LessonsBetween(ctx context.Context, from, to string) ([]Record[lesson.Document], []Unreadable, error) {
-	all, err := s.Lessons.query(ctx, s.read, "WHERE archived = 0 AND (date BETWEEN ? AND ? OR date IS NULL OR date < '2000' OR date >= '2100') ORDER BY date, json_extract(document, '$.start'), id", from, to)
+	all, err := s.Lessons.query(
+		ctx,
+		s.read,
+		"WHERE archived = 0 AND (date BETWEEN ? AND ? OR date IS NULL OR date < '2000' OR date >= '2100') ORDER BY date, "+
+			"json_extract(document, '$.start'), id",
+		from,
+		to,
+	)
 	good, broken := split(all)
 	return good, broken, err
 }
 
-// LessonsDated returns the lessons from one day to another, both included, also those that are archived, in the order in which they are given. Those
-// that cannot be read are left out.
+// LessonsDated returns the lessons from one day to another, both included, also those that are archived, in the order
+// in which they are given. Those that cannot be read are left out.
 func (s *Store) LessonsDated(ctx context.Context, from, to string) ([]Record[lesson.Document], error) {
-	all, err := s.Lessons.query(ctx, s.read, "WHERE date BETWEEN ? AND ? ORDER BY date, json_extract(document, '$.start'), id", from, to)
+	all, err := s.Lessons.query(
+		ctx,
+		s.read,
+		"WHERE date BETWEEN ? AND ? ORDER BY date, json_extract(document, '$.start'), id",
+		from,
+		to,
+	)
 	good, _ := split(all)
 	return good, err
 }
@@ -26,7 +39,8 @@ func (s *Store) LessonsDated(ctx context.Context, from, to string) ([]Record[les
 // given. Those that cannot be read are left out.
 func (s *Store) LessonsWith(ctx context.Context, played, from string) ([]Record[lesson.Document], error) {
 	all, err := s.Lessons.query(ctx, s.read, `WHERE archived = 0 AND date >= ?1 AND EXISTS (
-		SELECT 1 FROM json_each(document, '$.blocks') AS block WHERE ?2 IN (json_extract(block.value, '$.drill'), json_extract(block.value, '$.game')))
+		SELECT 1 FROM json_each(document, '$.blocks') AS block WHERE ?2 IN (json_extract(block.value, '$.drill'),
+		json_extract(block.value, '$.game')))
 		ORDER BY date, json_extract(document, '$.start'), id`, from, played)
 	good, _ := split(all)
 	return good, err
@@ -56,6 +70,7 @@ func (s *Store) DrillsUsed(ctx context.Context, from, to string) (map[string]str
 func (s *Store) DaysAround(ctx context.Context, from, to string) (before, after string, err error) {
 	err = s.read.QueryRowContext(ctx, `SELECT
 		coalesce((SELECT max(date) FROM lesson WHERE archived = 0 AND date < ? AND date >= '2000'), ''),
-		coalesce((SELECT min(date) FROM lesson WHERE archived = 0 AND date > ? AND date < '2100'), '')`, from, to).Scan(&before, &after)
+		coalesce((SELECT min(date) FROM lesson WHERE archived = 0 AND date > ? AND date < '2100'), '')`, from,
+		to).Scan(&before, &after)
 	return before, after, err
 }

@@ -18,8 +18,8 @@ import (
 // Erased stands where somebody was named who was erased.
 const Erased = "somebody who was erased"
 
-// EraseStudent removes a student, and all that hangs on them, for good: also where they are named in what was said of lessons and in bookings, and in
-// what the file has no use for any more. The error wraps ErrNotFound.
+// EraseStudent removes a student, and all that hangs on them, for good: also where they are named in what was said of
+// lessons and in bookings, and in what the file has no use for any more. The error wraps ErrNotFound.
 func (s *Store) EraseStudent(ctx context.Context, id string) error {
 	text, err := s.Students.Text(ctx, id)
 	if err != nil {
@@ -29,7 +29,11 @@ func (s *Store) EraseStudent(ctx context.Context, id string) error {
 	_ = json.Unmarshal([]byte(text), &profile) // who cannot be read has no name to look for
 	err = s.in(ctx, func(tx *sql.Tx) error {
 		if profile.Name != "" {
-			if err := errors.Join(unsay(ctx, tx, id, profile.Name), unbook(ctx, tx, profile.Name), unname(ctx, tx, id, profile.Name)); err != nil {
+			if err := errors.Join(
+				unsay(ctx, tx, id, profile.Name),
+				unbook(ctx, tx, profile.Name),
+				unname(ctx, tx, id, profile.Name),
+			); err != nil {
 				return err
 			}
 		}
@@ -42,7 +46,8 @@ func (s *Store) EraseStudent(ctx context.Context, id string) error {
 	return s.Rebuild(ctx)
 }
 
-// Rebuild writes the file anew, without what is left in it of rows that were changed or erased, and has nothing of them beside it.
+// Rebuild writes the file anew, without what is left in it of rows that were changed or erased, and has nothing of them
+// beside it.
 func (s *Store) Rebuild(ctx context.Context) error {
 	if _, err := s.write.ExecContext(ctx, "VACUUM"); err != nil {
 		return err
@@ -50,16 +55,36 @@ func (s *Store) Rebuild(ctx context.Context) error {
 	return s.Settle(ctx)
 }
 
-// named are the documents in which students are named in what a coach wrote, each with what is its key and what says that it is about a student.
+// named are the documents in which students are named in what a coach wrote, each with what is its key and what says
+// that it is about a student.
 var named = []struct{ table, column, key, about string }{
 	{"lesson", "document", "id", "EXISTS (SELECT 1 FROM json_each(document, '$.students') AS one WHERE one.value = ?)"},
 	{"played", "document", "id", "EXISTS (SELECT 1 FROM json_each(document, '$.players') AS one WHERE one.value = ?)"},
-	{"closing", "document", "lesson", "EXISTS (SELECT 1 FROM lesson, json_each(lesson.document, '$.students') AS one WHERE lesson.id = closing.lesson AND one.value = ?)"},
-	{"clock", "planned", "lesson", "EXISTS (SELECT 1 FROM lesson, json_each(lesson.document, '$.students') AS one WHERE lesson.id = clock.lesson AND one.value = ?)"},
-	{"remark", "remark", "(lesson || '/' || student)", "EXISTS (SELECT 1 FROM lesson, json_each(lesson.document, '$.students') AS one WHERE lesson.id = remark.lesson AND one.value = ?)"},
+	{
+		"closing",
+		"document",
+		"lesson",
+		"EXISTS (SELECT 1 FROM lesson, json_each(lesson.document, '$.students') AS one WHERE lesson.id = closing.lesson " +
+			"AND one.value = ?)",
+	},
+	{
+		"clock",
+		"planned",
+		"lesson",
+		"EXISTS (SELECT 1 FROM lesson, json_each(lesson.document, '$.students') AS one WHERE lesson.id = clock.lesson " +
+			"AND one.value = ?)",
+	},
+	{
+		"remark",
+		"remark",
+		"(lesson || '/' || student)",
+		"EXISTS (SELECT 1 FROM lesson, json_each(lesson.document, '$.students') AS one WHERE lesson.id = remark.lesson " +
+			"AND one.value = ?)",
+	},
 }
 
-// unname takes the name of a student out of titles, notes and texts; in what is about them what they are called on court, their first name, too.
+// unname takes the name of a student out of titles, notes and texts; in what is about them what they are called on
+// court, their first name, too.
 func unname(ctx context.Context, tx *sql.Tx, id, name string) error {
 	first, _, _ := strings.Cut(name, " ")
 	for _, one := range named {
@@ -86,7 +111,17 @@ func unname(ctx context.Context, tx *sql.Tx, id, name string) error {
 }
 
 // freeTexts are the fields of documents that a coach writes freely, and how long they may be at most.
-var freeTexts = map[string]int{"title": 80, "note": 2000, "text": 120, "why": 200, "onDeck": 120, "happened": 1000, "worked": 400, "next": 400, "about": 300}
+var freeTexts = map[string]int{
+	"title":    80,
+	"note":     2000,
+	"text":     120,
+	"why":      200,
+	"onDeck":   120,
+	"happened": 1000,
+	"worked":   400,
+	"next":     400,
+	"about":    300,
+}
 
 // inTexts changes what a coach wrote in a document, and nothing else of it.
 func inTexts(document string, change func(string) string) (string, error) {
@@ -130,15 +165,35 @@ func inTexts(document string, change func(string) string) (string, error) {
 	return strings.TrimSpace(out.String()), err
 }
 
-// rewritten changes a column of text where that changes anything, row by row, by the identifiers of a query: id and text.
-func rewritten(ctx context.Context, tx *sql.Tx, table, column string, change func(string) (string, error), query string, args ...any) error {
+// rewritten changes a column of text where that changes anything, row by row, by the identifiers of a query: id and
+// text.
+func rewritten(
+	ctx context.Context,
+	tx *sql.Tx,
+	table, column string,
+	change func(string) (string, error),
+	query string,
+	args ...any,
+) error {
 	return rewrittenBy(ctx, tx, table, column, "id", change, query, args...)
 }
 
 // rewrittenBy is the same by another key.
-func rewrittenBy(ctx context.Context, tx *sql.Tx, table, column, key string, change func(string) (string, error), query string, args ...any) error {
+func rewrittenBy(
+	ctx context.Context,
+	tx *sql.Tx,
+	table, column, key string,
+	change func(string) (string, error),
+	query string,
+	args ...any,
+) error {
 	type row struct{ id, text string }
-	rows, err := collect(ctx, tx, func(rows *sql.Rows) (r row, err error) { return r, rows.Scan(&r.id, &r.text) }, query, args...)
+	rows, err := collect(
+		ctx,
+		tx,
+		func(rows *sql.Rows) (r row, err error) { return r, rows.Scan(&r.id, &r.text) },
+		query,
+		args...)
 	if err != nil {
 		return err
 	}
@@ -147,7 +202,12 @@ func rewrittenBy(ctx context.Context, tx *sql.Tx, table, column, key string, cha
 		if err != nil || text == r.text {
 			continue // what cannot be read names nobody that could be told from others
 		}
-		if _, err := tx.ExecContext(ctx, fmt.Sprintf("UPDATE %s SET %s = ? WHERE %s = ?", table, column, key), text, r.id); err != nil { //nolint:gosec // constants of this file
+		if _, err := tx.ExecContext(
+			ctx,
+			fmt.Sprintf("UPDATE %s SET %s = ? WHERE %s = ?", table, column, key),
+			text,
+			r.id,
+		); err != nil { //nolint:gosec // constants of this file
 			return err
 		}
 	}
@@ -168,7 +228,8 @@ func unsay(ctx context.Context, tx *sql.Tx, id, name string) error {
 		changed, err := json.Marshal(act)
 		return string(changed), err
 	}, `SELECT act.id, act.act FROM act JOIN lesson ON lesson.id = act.lesson
-		WHERE (instr(act.act, '"said"') > 0 OR instr(act.act, '"before"') > 0) AND EXISTS (SELECT 1 FROM json_each(lesson.document, '$.students') AS one WHERE one.value = ?)`, id)
+		WHERE (instr(act.act, '"said"') > 0 OR instr(act.act, '"before"') > 0) AND EXISTS (SELECT 1 FROM
+		json_each(lesson.document, '$.students') AS one WHERE one.value = ?)`, id)
 }
 
 // unbook takes a name out of bookings.
@@ -185,7 +246,14 @@ func unbook(ctx context.Context, tx *sql.Tx, name string) error {
 	if err != nil {
 		return err
 	}
-	return rewritten(ctx, tx, "booking", "title", func(text string) (string, error) { return without(text, name), nil }, "SELECT id, title FROM booking")
+	return rewritten(
+		ctx,
+		tx,
+		"booking",
+		"title",
+		func(text string) (string, error) { return without(text, name), nil },
+		"SELECT id, title FROM booking",
+	)
 }
 
 // without is a text in which a name, where it stands as a word of its own, is not named any more.

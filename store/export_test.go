@@ -61,7 +61,8 @@ func (s *Store) Fill(ctx context.Context, statements string) error {
 	return err
 }
 
-// LimitPages has the file grow to so many pages and no further, as on a full disk; 0 leaves it free. It returns how many there are.
+// LimitPages has the file grow to so many pages and no further, as on a full disk; 0 leaves it free. It returns how
+// many there are.
 func (s *Store) LimitPages(t testing.TB, most int) (pages int) {
 	t.Helper()
 	require.NoError(t, s.write.QueryRowContext(t.Context(), "PRAGMA page_count").Scan(&pages))

@@ -59,7 +59,8 @@ func rewrite(ctx context.Context, tx *sql.Tx, table string, change func(document
 		if err != nil {
 			return err
 		}
-		if _, err := tx.ExecContext(ctx, "UPDATE "+table+" SET document = ? WHERE id = ?", string(text), row.id); err != nil { //nolint:gosec // the table's name is a constant of this package
+		//nolint:gosec // the table's name is a constant of this package
+		if _, err := tx.ExecContext(ctx, "UPDATE "+table+" SET document = ? WHERE id = ?", string(text), row.id); err != nil {
 			return err
 		}
 	}

@@ -10,7 +10,8 @@ import (
 	"hodometer/store"
 )
 
-// A file that cannot grow any more is as one on a full disk: what is answered is there, what is refused is told in words, and once there is room it goes on.
+// A file that cannot grow any more is as one on a full disk: what is answered is there, what is refused is told in
+// words, and once there is room it goes on.
 func TestAFullDiskIsToldAndLosesNothing(t *testing.T) {
 	ctx := t.Context()
 	s, err := store.Open(ctx, filepath.Join(t.TempDir(), "club.db"), nil)

@@ -16,9 +16,13 @@ import (
 func TestMain(m *testing.M) {
 	if killed.Task() == "update" {
 		data := os.Args[1]
-		s, err := store.Open(context.Background(), data, func(ctx context.Context, _ int64, copyTo func(context.Context, string) error) error {
-			return copyTo(ctx, data+".copy")
-		})
+		s, err := store.Open(
+			context.Background(),
+			data,
+			func(ctx context.Context, _ int64, copyTo func(context.Context, string) error) error {
+				return copyTo(ctx, data+".copy")
+			},
+		)
 		if err == nil {
 			err = s.Close()
 		}

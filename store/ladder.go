@@ -20,7 +20,8 @@ type LadderPosition struct {
 // SetLadderPosition keeps a rung that a student came to.
 func (s *Store) SetLadderPosition(ctx context.Context, position LadderPosition) error {
 	_, err := s.exec(ctx, `INSERT INTO ladder_position (student, stroke, at, rung) VALUES (?, ?, ?, ?)
-		ON CONFLICT DO UPDATE SET rung = excluded.rung`, position.Student, position.Stroke, writeTime(position.At), position.Rung)
+		ON CONFLICT DO UPDATE SET rung = excluded.rung`, position.Student, position.Stroke, writeTime(position.At),
+		position.Rung)
 	return err
 }
 

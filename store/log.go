@@ -8,7 +8,8 @@ import (
 	"os"
 )
 
-// What stands in the head of a file: whether a program has it open. While it does, what was done last is in the log beside it, and not in the file.
+// What stands in the head of a file: whether a program has it open. While it does, what was done last is in the log
+// beside it, and not in the file.
 const (
 	closed = 0
 	inUse  = 1
@@ -33,7 +34,8 @@ func markClosed(ctx context.Context, path string) (err error) {
 	return err
 }
 
-// LacksLog says whether a file was copied while a program had it open, without the log beside it: what was done last is missing in it.
+// LacksLog says whether a file was copied while a program had it open, without the log beside it: what was done last is
+// missing in it.
 func LacksLog(ctx context.Context, path string) (lacks bool, err error) {
 	if _, err := os.Stat(path + "-wal"); err == nil {
 		return false, nil

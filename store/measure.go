@@ -28,7 +28,11 @@ func measureKey(ctx context.Context, tx *sql.Tx, m drill.Measure) (key int64, er
 	if err != nil {
 		return 0, err
 	}
-	if _, err := tx.ExecContext(ctx, "INSERT INTO measure (document) VALUES (?) ON CONFLICT DO NOTHING", string(text)); err != nil {
+	if _, err := tx.ExecContext(
+		ctx,
+		"INSERT INTO measure (document) VALUES (?) ON CONFLICT DO NOTHING",
+		string(text),
+	); err != nil {
 		return 0, err
 	}
 	return key, tx.QueryRowContext(ctx, "SELECT key FROM measure WHERE document = ?", string(text)).Scan(&key)
@@ -40,7 +44,12 @@ func measured() *goose.Migration {
 		if _, err := tx.ExecContext(ctx, measures); err != nil {
 			return err
 		}
-		goals, err := collect(ctx, tx, func(rows *sql.Rows) (text string, err error) { return text, rows.Scan(&text) }, "SELECT DISTINCT goal FROM attempt")
+		goals, err := collect(
+			ctx,
+			tx,
+			func(rows *sql.Rows) (text string, err error) { return text, rows.Scan(&text) },
+			"SELECT DISTINCT goal FROM attempt",
+		)
 		if err != nil {
 			return err
 		}
@@ -54,7 +63,13 @@ func measured() *goose.Migration {
 			if err != nil {
 				return err
 			}
-			if _, err := tx.ExecContext(ctx, "UPDATE attempt SET measure = ?, unit = ? WHERE goal = ?", key, unitKey(m), text); err != nil {
+			if _, err := tx.ExecContext(
+				ctx,
+				"UPDATE attempt SET measure = ?, unit = ? WHERE goal = ?",
+				key,
+				unitKey(m),
+				text,
+			); err != nil {
 				return err
 			}
 		}

@@ -22,8 +22,8 @@ import (
 	"hodometer/store"
 )
 
-// Two machines counted of the same lesson on devices of their own, and on one that had told both a part: merged, in whichever direction, both have what
-// all devices counted together, as if it had been counted on one machine.
+// Two machines counted of the same lesson on devices of their own, and on one that had told both a part: merged, in
+// whichever direction, both have what all devices counted together, as if it had been counted on one machine.
 func TestWhatTwoMachinesCountedIsCountedTogether(t *testing.T) {
 	ctx := t.Context()
 	at := time.Date(2026, 3, 10, 16, 5, 0, 0, time.UTC)
@@ -53,7 +53,11 @@ func TestWhatTwoMachinesCountedIsCountedTogether(t *testing.T) {
 			block := rapid.SampledFrom([]string{"a", "b"}).Draw(t, "block")
 			var taps []tally.Entry
 			for seq := range rapid.IntRange(1, 8).Draw(t, "taps") {
-				e := tally.Entry{Seq: seq, At: at.Add(time.Duration(10*seq+device) * time.Millisecond), Kind: rapid.SampledFrom([]tally.Kind{tally.Made, tally.Missed, tally.Fault, tally.Undo}).Draw(t, "kind")}
+				e := tally.Entry{
+					Seq:  seq,
+					At:   at.Add(time.Duration(10*seq+device) * time.Millisecond),
+					Kind: rapid.SampledFrom([]tally.Kind{tally.Made, tally.Missed, tally.Fault, tally.Undo}).Draw(t, "kind"),
+				}
 				if e.Kind == tally.Fault {
 					e.Fault = rapid.SampledFrom([]string{"late", "low", "flat"}).Draw(t, "fault")
 				}
@@ -69,8 +73,15 @@ func TestWhatTwoMachinesCountedIsCountedTogether(t *testing.T) {
 				told = max(told, upTo)
 				if upTo > 0 {
 					require.NoError(t, s.AddTaps(ctx, underway.Counted{
-						Runs:    []underway.Run{{ID: fmt.Sprint("device ", device), Entries: taps[:upTo]}},
-						Attempt: underway.Attempt{Lesson: "l", Block: block, Student: "ada", Drill: "d", At: at, Measure: drill.Measure{Number: 1, What: score.Ball, Goals: score.Course{{Kind: score.Total, Count: 5}}}},
+						Runs: []underway.Run{{ID: fmt.Sprint("device ", device), Entries: taps[:upTo]}},
+						Attempt: underway.Attempt{
+							Lesson:  "l",
+							Block:   block,
+							Student: "ada",
+							Drill:   "d",
+							At:      at,
+							Measure: drill.Measure{Number: 1, What: score.Ball, Goals: score.Course{{Kind: score.Total, Count: 5}}},
+						},
 					}))
 				}
 			}
@@ -105,7 +116,8 @@ func TestWhatTwoMachinesCountedIsCountedTogether(t *testing.T) {
 	})
 }
 
-// A document of which nothing differs but its archive is one that differs: it is told, and taken where theirs is wanted.
+// A document of which nothing differs but its archive is one that differs: it is told, and taken where theirs is
+// wanted.
 func TestAnArchiveThatDiffersIsTold(t *testing.T) {
 	ctx := t.Context()
 	here, path := fresh(t), filepath.Join(t.TempDir(), "theirs.db")

@@ -47,7 +47,11 @@ func TestDocumentsOfTheFirstVersionAreKept(t *testing.T) {
 	require.Equal(t, lesson.FormatVersion, old.Document.FormatVersion)
 	require.Equal(t, "n", old.Document.Note)
 	warm := old.Document.Blocks[0]
-	require.Equal(t, &rotation.Form{Kind: rotation.Roles, Every: 1.5, Spots: []rotation.Spot{{Name: "net"}, {Name: "back"}}}, warm.Rotation)
+	require.Equal(
+		t,
+		&rotation.Form{Kind: rotation.Roles, Every: 1.5, Spots: []rotation.Spot{{Name: "net"}, {Name: "back"}}},
+		warm.Rotation,
+	)
 	require.Equal(t, []lesson.Call{{Minute: 0, Text: "Go"}}, warm.Calls)
 	require.Nil(t, old.Document.Blocks[1].Rotation)
 	old, err = s.Lessons.Get(t.Context(), "c")
@@ -85,7 +89,10 @@ func TestFilesOfEveryEarlierVersionAreKept(t *testing.T) {
 		ada, err := s.Students.Get(ctx, "ada")
 		require.NoError(t, err)
 		require.Equal(t, store.Record[student.Profile]{
-			ID: "ada", Revision: 4, Archived: true, Document: student.Profile{Name: "Ada", Age: student.Adult, Hand: student.LeftHand},
+			ID:       "ada",
+			Revision: 4,
+			Archived: true,
+			Document: student.Profile{Name: "Ada", Age: student.Adult, Hand: student.LeftHand},
 		}, ada)
 		pair, err := s.Lessons.Get(ctx, "l")
 		require.NoError(t, err)
@@ -97,12 +104,23 @@ func TestFilesOfEveryEarlierVersionAreKept(t *testing.T) {
 		require.Equal(t, 50, settings.Basket)
 		taps, err := s.TapsOfLesson(ctx, "l")
 		require.NoError(t, err)
-		require.Equal(t, [][]tally.Entry{{{Seq: 0, Kind: tally.Made, At: at}, {Seq: 1, Kind: tally.Turn, Made: 3, Of: 5, At: at}}}, taps)
+		require.Equal(
+			t,
+			[][]tally.Entry{{{Seq: 0, Kind: tally.Made, At: at}, {Seq: 1, Kind: tally.Turn, Made: 3, Of: 5, At: at}}},
+			taps,
+		)
 		attempts, err := s.AttemptsOfStudent(ctx, "ada")
 		require.NoError(t, err)
 		require.Equal(t, []store.Attempt{{
 			Attempt: underway.Attempt{
-				Lesson: "l", Block: "b", Student: "ada", Drill: "d", Name: "Coin", Stroke: sports.Forehand, Rung: progress.Depth, At: at,
+				Lesson:  "l",
+				Block:   "b",
+				Student: "ada",
+				Drill:   "d",
+				Name:    "Coin",
+				Stroke:  sports.Forehand,
+				Rung:    progress.Depth,
+				At:      at,
 				Measure: drill.Measure{Number: 1, What: score.Ball, Goals: score.Course{{}}},
 			},
 			Summary:  tally.Summary{Count: tally.Count{Made: 4, Balls: 6, Best: 1, AtLeast: true, Taps: 2}, Last: at},
@@ -110,7 +128,11 @@ func TestFilesOfEveryEarlierVersionAreKept(t *testing.T) {
 		}}, attempts)
 		positions, err := s.LadderPositions(ctx, "ada")
 		require.NoError(t, err)
-		require.Equal(t, []store.LadderPosition{{Student: "ada", Stroke: sports.Forehand, Rung: progress.Depth, At: at}}, positions)
+		require.Equal(
+			t,
+			[]store.LadderPosition{{Student: "ada", Stroke: sports.Forehand, Rung: progress.Depth, At: at}},
+			positions,
+		)
 	}
 }
 
@@ -127,7 +149,11 @@ func TestDocumentsOfTheSecondFormatAreKept(t *testing.T) {
 	ada, err := s.Students.Get(ctx, "ada")
 	require.NoError(t, err)
 	require.Equal(t, int64(4), ada.Revision)
-	require.Equal(t, student.Profile{Name: "Ada", Objective: "a title", Limit: &student.Limit{Of: student.Serves, Max: 90}}, ada.Document)
+	require.Equal(
+		t,
+		student.Profile{Name: "Ada", Objective: "a title", Limit: &student.Limit{Of: student.Serves, Max: 90}},
+		ada.Document,
+	)
 	text, err := s.Students.Text(ctx, "cut")
 	require.NoError(t, err)
 	require.Equal(t, `{"name":`, text, "what cannot be read stays as it is")
@@ -142,7 +168,13 @@ func TestDocumentsOfTheSecondFormatAreKept(t *testing.T) {
 	require.InDelta(t, 1234567.0000001, d.Pattern.Gap, 0, "numbers stay as they were written")
 	require.Equal(t, feed.ByRacket, d.Pattern.Tasks[0].Method)
 	require.Equal(t, court.FarEndPlayer, d.Pattern.Tasks[0].Landing.View)
-	require.Equal(t, []drill.Variation{{Name: "soon", Difficulty: drill.Harder, Steps: []feed.Transformation{{Kind: feed.Quicken, By: 1}}}}, d.Variations)
+	require.Equal(
+		t,
+		[]drill.Variation{
+			{Name: "soon", Difficulty: drill.Harder, Steps: []feed.Transformation{{Kind: feed.Quicken, By: 1}}},
+		},
+		d.Variations,
+	)
 
 	pair, err := s.Lessons.Get(ctx, "l")
 	require.NoError(t, err)
@@ -176,20 +208,42 @@ func TestBallsOfEarlierFilesAreKept(t *testing.T) {
 		return instant
 	}
 	zone := court.Zone{Name: "long, left", Left: -4, Right: -1, Bottom: 11, Top: 15}
-	require.Equal(t, []store.Attempt{{
-		Attempt: underway.Attempt{Lesson: "l", Block: "b", Student: "ada", Drill: "d", Name: "Coin", Stroke: sports.Forehand, Rung: progress.Depth,
-			Measure: drill.Measure{Number: 1, What: score.Ball, Goals: score.Course{{Kind: score.Total, Count: 10}}}, Aim: &court.Point{X: 2.5, Y: 9}, At: at("2026-03-10T16:00:00Z")},
-		Summary: tally.Summary{
-			Count:  tally.Count{Made: 5, Balls: 7, Streak: 0, Best: 2, AtLeast: true, Right: 1, Wrong: 1, Taps: 4},
-			Landed: 1, Zones: []tally.Zoned{{Zone: zone, Balls: 1}}, Last: at("2026-03-10T16:00:09Z"),
+	require.Equal(t, []store.Attempt{
+		{
+			Attempt: underway.Attempt{
+				Lesson:  "l",
+				Block:   "b",
+				Student: "ada",
+				Drill:   "d",
+				Name:    "Coin",
+				Stroke:  sports.Forehand,
+				Rung:    progress.Depth,
+				Measure: drill.Measure{
+					Number: 1,
+					What:   score.Ball,
+					Goals:  score.Course{{Kind: score.Total, Count: 10}},
+				},
+				Aim: &court.Point{X: 2.5, Y: 9},
+				At:  at("2026-03-10T16:00:00Z"),
+			},
+			Summary: tally.Summary{
+				Count:  tally.Count{Made: 5, Balls: 7, Streak: 0, Best: 2, AtLeast: true, Right: 1, Wrong: 1, Taps: 4},
+				Landed: 1, Zones: []tally.Zoned{{Zone: zone, Balls: 1}}, Last: at("2026-03-10T16:00:09Z"),
+			},
+			Standing: score.Standing{Have: 5, Wanted: 10, Sentence: "5 of 10"},
 		},
-		Standing: score.Standing{Have: 5, Wanted: 10, Sentence: "5 of 10"},
-	}}, attempts, "what the first device counted says what it was")
+	}, attempts, "what the first device counted says what it was")
 	taps, err := s.TapsOfLesson(ctx, "l")
 	require.NoError(t, err)
 	require.Equal(t, [][]tally.Entry{
 		{
-			{Seq: 0, Kind: tally.Made, At: at("2026-03-10T16:00:01.001Z"), Choice: tally.RightChoice, Landing: &court.Point{X: 2.1, Y: -8.4}},
+			{
+				Seq:     0,
+				Kind:    tally.Made,
+				At:      at("2026-03-10T16:00:01.001Z"),
+				Choice:  tally.RightChoice,
+				Landing: &court.Point{X: 2.1, Y: -8.4},
+			},
 			{Seq: 1, Kind: tally.Missed, At: at("2026-03-10T16:00:02Z"), Choice: tally.WrongChoice, Zone: &zone},
 			{Seq: 2, Kind: tally.Made, At: at("2026-03-10T16:00:03Z")},
 			{Seq: 3, Kind: tally.Undo, At: at("2026-03-10T16:00:04Z")},
@@ -216,7 +270,15 @@ func TestGoalsOfEarlierFilesAreCountedAnew(t *testing.T) {
 		{"pair", "ada", `{"kind":"together","count":3}`},
 		{"pair", "bo", `{"kind":"together","count":3}`},
 	} {
-		fill += fmt.Sprintf("%s (%d, 'l', '%s', '%s', 'd', 'Coin', 'forehand', 'depth', '%s', %d);", attempt, i+1, each.block, each.student, each.goal, i)
+		fill += fmt.Sprintf(
+			"%s (%d, 'l', '%s', '%s', 'd', 'Coin', 'forehand', 'depth', '%s', %d);",
+			attempt,
+			i+1,
+			each.block,
+			each.student,
+			each.goal,
+			i,
+		)
 		fill += fmt.Sprintf("INSERT INTO run (key, id, attempt, at) VALUES (%d, 'run%d', %d, %d);", i+1, i, i+1, i)
 		for seq, kind := range balls[i] {
 			fill += fmt.Sprintf("INSERT INTO ball (key, at, kind) VALUES (%d, %d, %d);", (i+1)*131072+seq, seq, kind)
@@ -271,10 +333,15 @@ func TestOneGoalBecomesAMeasure(t *testing.T) {
 	require.NoError(t, err)
 	require.Equal(t, int64(2), coin.Revision)
 	require.Equal(t, drill.FormatVersion, coin.Document.FormatVersion)
-	require.Equal(t, []drill.Measure{{
-		Number: 1, What: score.Ball, Target: &court.Target{Kind: court.Circle, Radius: 0.4}, Counts: drill.Counts{NoCount: true},
-		Goals: score.Course{{Kind: score.Total, Count: 10}},
-	}}, coin.Document.Measures)
+	require.Equal(t, []drill.Measure{
+		{
+			Number: 1,
+			What:   score.Ball,
+			Target: &court.Target{Kind: court.Circle, Radius: 0.4},
+			Counts: drill.Counts{NoCount: true},
+			Goals:  score.Course{{Kind: score.Total, Count: 10}},
+		},
+	}, coin.Document.Measures)
 	band := score.Course{{Kind: score.Rallies, Count: 3, From: 4, To: 19}}
 	rally, err := s.Drills.Get(ctx, "r")
 	require.NoError(t, err)
@@ -288,10 +355,22 @@ func TestOneGoalBecomesAMeasure(t *testing.T) {
 	require.NoError(t, err)
 	require.Equal(t, lesson.FormatVersion, record.Document.FormatVersion)
 	row := score.Course{{Kind: score.Streak, Count: 4}}
-	require.Equal(t, []lesson.Variant{{Student: "ada", Gap: 3, Goals: []lesson.Instead{{Measure: 1, Goals: row}}}, {Student: "bo"}}, record.Document.Blocks[0].Variants)
+	require.Equal(
+		t,
+		[]lesson.Variant{{Student: "ada", Gap: 3, Goals: []lesson.Instead{{Measure: 1, Goals: row}}}, {Student: "bo"}},
+		record.Document.Blocks[0].Variants,
+	)
 
 	attempts, err := s.AttemptsOfLesson(ctx, "l")
 	require.NoError(t, err)
-	require.Equal(t, []drill.Measure{{Number: 1, What: score.Ball, Goals: row}, {Number: 1, What: score.Rally, Goals: band}}, []drill.Measure{attempts[0].Measure, attempts[1].Measure})
-	require.Equal(t, []string{"1 in a row", "1 of 3 rallies"}, []string{attempts[0].Standing.Sentence, attempts[1].Standing.Sentence})
+	require.Equal(
+		t,
+		[]drill.Measure{{Number: 1, What: score.Ball, Goals: row}, {Number: 1, What: score.Rally, Goals: band}},
+		[]drill.Measure{attempts[0].Measure, attempts[1].Measure},
+	)
+	require.Equal(
+		t,
+		[]string{"1 in a row", "1 of 3 rallies"},
+		[]string{attempts[0].Standing.Sentence, attempts[1].Standing.Sentence},
+	)
 }

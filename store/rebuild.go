@@ -16,8 +16,8 @@ type Loading struct {
 	Tables []Table // as they were in the format that is loaded
 }
 
-// Rebuild makes a file as it was in a format, has it filled, and brings it up to date. The error is an invalid.ErrUnreadable where what was handed
-// over does not hold together.
+// Rebuild makes a file as it was in a format, has it filled, and brings it up to date. The error is an
+// invalid.ErrUnreadable where what was handed over does not hold together.
 func Rebuild(ctx context.Context, path string, format int64, fill func(*Loading) error) (err error) {
 	if format < 1 || format > Format() {
 		return invalid.Unreadable("it was written by a newer Hodometer (format %d; this one knows %d)", format, Format())
@@ -65,8 +65,13 @@ func load(ctx context.Context, db *sql.DB, fill func(*Loading) error) error {
 	return nil
 }
 
-// Table prepares a table to be filled, column by column. It returns what puts a row, whose values are nil, int64, float64 or string.
-func (l *Loading) Table(ctx context.Context, name string, columns []string) (put func([]any) error, types []string, err error) {
+// Table prepares a table to be filled, column by column. It returns what puts a row, whose values are nil, int64,
+// float64 or string.
+func (l *Loading) Table(
+	ctx context.Context,
+	name string,
+	columns []string,
+) (put func([]any) error, types []string, err error) {
 	i := slices.IndexFunc(l.Tables, func(t Table) bool { return t.Name == name })
 	if i < 0 {
 		return nil, nil, invalid.Unreadable("there is no table %q", name)
@@ -82,7 +87,11 @@ func (l *Loading) Table(ctx context.Context, name string, columns []string) (put
 	for range columns {
 		places = append(places, '?', ',')
 	}
-	statement, err := l.tx.PrepareContext(ctx, fmt.Sprintf("INSERT INTO %s (%s) VALUES (%s)", quoted(name), quoted(columns...), places[:max(0, len(places)-1)])) //nolint:sqlclosecheck // the transaction closes it
+	//nolint:gosec // names are quoted
+	insert := fmt.Sprintf(
+		"INSERT INTO %s (%s) VALUES (%s)", quoted(name), quoted(columns...), places[:max(0, len(places)-1)],
+	)
+	statement, err := l.tx.PrepareContext(ctx, insert) //nolint:sqlclosecheck // the transaction closes it
 	if err != nil {
 		return nil, nil, err
 	}

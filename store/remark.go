@@ -20,7 +20,8 @@ type Remark struct {
 func (s *Store) SetRemark(ctx context.Context, r Remark) error {
 	result, err := s.exec(ctx, `INSERT INTO remark (lesson, student, engagement, effort, remark)
 		SELECT lesson.id, student.id, ?, ?, ? FROM lesson, student WHERE lesson.id = ? AND student.id = ?
-		ON CONFLICT DO UPDATE SET engagement = excluded.engagement, effort = excluded.effort, remark = excluded.remark`, r.Engagement, r.Effort, r.Remark, r.Lesson, r.Student)
+		ON CONFLICT DO UPDATE SET engagement = excluded.engagement, effort = excluded.effort, remark = excluded.remark`,
+		r.Engagement, r.Effort, r.Remark, r.Lesson, r.Student)
 	if err != nil {
 		return err
 	}
@@ -32,14 +33,26 @@ func (s *Store) SetRemark(ctx context.Context, r Remark) error {
 
 // RemarksOfLesson returns the remarks of a lesson.
 func (s *Store) RemarksOfLesson(ctx context.Context, lessonID string) ([]Remark, error) {
-	return collect(ctx, s.read, scanRemark, "SELECT lesson, student, engagement, effort, remark FROM remark WHERE lesson = ? ORDER BY student", lessonID)
+	return collect(
+		ctx,
+		s.read,
+		scanRemark,
+		"SELECT lesson, student, engagement, effort, remark FROM remark WHERE lesson = ? ORDER BY student",
+		lessonID,
+	)
 }
 
 // RemarksOfStudent returns a student's remarks, oldest lesson first.
 func (s *Store) RemarksOfStudent(ctx context.Context, studentID string) ([]Remark, error) {
-	return collect(ctx, s.read, scanRemark, `SELECT remark.lesson, remark.student, remark.engagement, remark.effort, remark.remark
+	return collect(
+		ctx,
+		s.read,
+		scanRemark,
+		`SELECT remark.lesson, remark.student, remark.engagement, remark.effort, remark.remark
 		FROM remark JOIN lesson ON lesson.id = remark.lesson WHERE remark.student = ?
-		ORDER BY lesson.date, json_extract(lesson.document, '$.start')`, studentID)
+		ORDER BY lesson.date, json_extract(lesson.document, '$.start')`,
+		studentID,
+	)
 }
 
 func scanRemark(rows *sql.Rows) (Remark, error) {

@@ -9,9 +9,10 @@ import (
 	"hodometer/core/live/underway"
 )
 
-// AddTaps stores taps of runs, making the runs and their attempts where they are new, and brings the attempts' summaries
-// up to date: all of them, or none. A tap that is there already is passed over, so that a device may send everything
-// again until it is answered. It fails with ErrTaken where a run belongs to another student, block or lesson.
+// AddTaps stores taps of runs, making the runs and their attempts where they are new, and brings the attempts'
+// summaries up to date: all of them, or none. A tap that is there already is passed over, so that a device may send
+// everything again until it is answered. It fails with ErrTaken where a run belongs to another student, block or
+// lesson.
 func (s *Store) AddTaps(ctx context.Context, counted ...underway.Counted) error {
 	return s.in(ctx, func(tx *sql.Tx) error { return addTaps(ctx, tx, counted) })
 }
@@ -70,7 +71,8 @@ func (w *tapWriter) close() {
 func (w *tapWriter) add(ctx context.Context, of underway.Attempt, run underway.Run) error {
 	var key, attempt int64
 	began, same, isNew := of.At.UnixMilli(), true, false
-	err := w.owner.QueryRowContext(ctx, of.Lesson, of.Block, of.Student, of.Measure.Number, run.ID).Scan(&key, &began, &attempt, &same)
+	err := w.owner.QueryRowContext(ctx, of.Lesson, of.Block, of.Student, of.Measure.Number, run.ID).
+		Scan(&key, &began, &attempt, &same)
 	switch {
 	case errors.Is(err, sql.ErrNoRows):
 		if attempt, isNew, err = w.attemptOf(ctx, of); err != nil {
@@ -111,6 +113,8 @@ func (w *tapWriter) attemptOf(ctx context.Context, of underway.Attempt) (key int
 	if err != nil {
 		return 0, false, err
 	}
-	err = w.attempt.QueryRowContext(ctx, of.Lesson, of.Block, of.Student, of.Drill, of.Name, of.Stroke, of.Rung, of.Measure.Number, measure, unitKey(of.Measure), aim, of.At.UnixMilli()).Scan(&key)
+	err = w.attempt.QueryRowContext(ctx, of.Lesson, of.Block, of.Student, of.Drill, of.Name, of.Stroke, of.Rung,
+		of.Measure.Number, measure, unitKey(of.Measure), aim, of.At.UnixMilli()).
+		Scan(&key)
 	return key, true, err
 }

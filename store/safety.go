@@ -44,8 +44,8 @@ const (
 	Wholly  = "integrity_check" // and that its indexes and references are right
 )
 
-// Examine looks at a file without writing to it. Its error wraps ErrDamaged, ErrNewer or ErrForeign where the file cannot be used, and
-// fs.ErrNotExist where there is none.
+// Examine looks at a file without writing to it. Its error wraps ErrDamaged, ErrNewer or ErrForeign where the file
+// cannot be used, and fs.ErrNotExist where there is none.
 func Examine(ctx context.Context, path, how string) (h Health, err error) {
 	info, err := os.Stat(path)
 	switch {
@@ -59,7 +59,12 @@ func Examine(ctx context.Context, path, how string) (h Health, err error) {
 		return h, err
 	}
 	defer func() { err = errors.Join(err, db.Close()) }()
-	found, err := collect(ctx, db, func(rows *sql.Rows) (line string, err error) { return line, rows.Scan(&line) }, "PRAGMA "+how+"(10)")
+	found, err := collect(
+		ctx,
+		db,
+		func(rows *sql.Rows) (line string, err error) { return line, rows.Scan(&line) },
+		"PRAGMA "+how+"(10)",
+	)
 	switch {
 	case ctx.Err() != nil:
 		return h, ctx.Err()
@@ -77,27 +82,38 @@ func Examine(ctx context.Context, path, how string) (h Health, err error) {
 			return h, ctx.Err()
 		}
 		if err != nil || len(strays) > 0 {
-			return h, errors.Join(err, fmt.Errorf("%w: something in it belongs to nothing (%s)", ErrDamaged, slices.Compact(strays)))
+			return h, errors.Join(
+				err,
+				fmt.Errorf("%w: something in it belongs to nothing (%s)", ErrDamaged, slices.Compact(strays)),
+			)
 		}
 	}
 	if h.Format, err = formatOf(ctx, db); err != nil {
 		return h, err
 	}
-	for table, n := range map[string]*int{"student": &h.Students, "drill": &h.Drills, "lesson": &h.Lessons, "played": &h.Games, "ball": &h.Counts} {
-		_ = db.QueryRowContext(ctx, "SELECT count(*) FROM "+table).Scan(n) //nolint:gosec // constants; a table that an older file has not is not counted
+	for table, n := range map[string]*int{"student": &h.Students, "drill": &h.Drills, "lesson": &h.Lessons,
+		"played": &h.Games, "ball": &h.Counts} {
+		_ = db.QueryRowContext(ctx, "SELECT count(*) FROM "+table).
+			Scan(n)
+		//nolint:gosec // constants; a table that an older file has not is not counted
 	}
 	return h, ctx.Err()
 }
 
-// whyUnusable tells apart what is the matter with a file that SQLite does not read: it is somewhere where it cannot be read, it never was a file of
-// Hodometer, or it is damaged.
+// whyUnusable tells apart what is the matter with a file that SQLite does not read: it is somewhere where it cannot be
+// read, it never was a file of Hodometer, or it is damaged.
 func whyUnusable(path string, err error) error {
 	var known *sqlite.Error
 	if !errors.As(err, &known) {
 		return ErrDamaged
 	}
 	switch known.Code() & 0xff {
-	case sqlite3.SQLITE_CANTOPEN, sqlite3.SQLITE_PERM, sqlite3.SQLITE_READONLY, sqlite3.SQLITE_AUTH, sqlite3.SQLITE_BUSY, sqlite3.SQLITE_LOCKED:
+	case sqlite3.SQLITE_CANTOPEN,
+		sqlite3.SQLITE_PERM,
+		sqlite3.SQLITE_READONLY,
+		sqlite3.SQLITE_AUTH,
+		sqlite3.SQLITE_BUSY,
+		sqlite3.SQLITE_LOCKED:
 		return ErrAccess
 	case sqlite3.SQLITE_NOTADB:
 		if !wasOurs(path) {
@@ -119,8 +135,8 @@ func wasOurs(path string) bool {
 	return bytes.Contains(begins[:n], []byte("goose_db_version"))
 }
 
-// onlyRead opens a file without ever writing to it, nor beside it: a file without its log is used by nobody, since whoever opens one to write begins
-// with its log.
+// onlyRead opens a file without ever writing to it, nor beside it: a file without its log is used by nobody, since
+// whoever opens one to write begins with its log.
 func onlyRead(path string) (*sql.DB, error) {
 	query := "mode=ro&_pragma=busy_timeout(5000)"
 	if _, err := os.Stat(path + "-wal"); errors.Is(err, fs.ErrNotExist) {
@@ -159,7 +175,12 @@ func formatOf(ctx context.Context, db querier) (int64, error) {
 	if !slices.Contains(tables, "goose_db_version") {
 		return 0, ErrForeign
 	}
-	steps, err := collect(ctx, db, func(rows *sql.Rows) (step int64, err error) { return step, rows.Scan(&step) }, "SELECT coalesce(max(version_id), 0) FROM goose_db_version WHERE is_applied")
+	steps, err := collect(
+		ctx,
+		db,
+		func(rows *sql.Rows) (step int64, err error) { return step, rows.Scan(&step) },
+		"SELECT coalesce(max(version_id), 0) FROM goose_db_version WHERE is_applied",
+	)
 	if err != nil {
 		return 0, err
 	}
@@ -172,8 +193,9 @@ func formatOf(ctx context.Context, db querier) (int64, error) {
 // Format is how far the history of a file goes that this program writes.
 func Format() int64 { return newest() }
 
-// CopyTo writes a copy of the open file while it is used, looks at it, and only then gives it its name. Nothing that is there already is written over:
-// the error wraps fs.ErrExist. It can be cancelled, and nobody who reads or writes waits for it.
+// CopyTo writes a copy of the open file while it is used, looks at it, and only then gives it its name. Nothing that is
+// there already is written over: the error wraps fs.ErrExist. It can be cancelled, and nobody who reads or writes waits
+// for it.
 func (s *Store) CopyTo(ctx context.Context, path string) error { return copyTo(ctx, s.path, path) }
 
 // CopyFile is the same of a file that is not open, or open somewhere else. Nothing is written to the file.
@@ -236,9 +258,10 @@ func copyTo(ctx context.Context, from, path string) (err error) {
 // accessTables say who is let in. What a copy says of that goes nowhere: who was taken out since stays out.
 var accessTables = []string{"passphrase", "device", "session", "feed"}
 
-// RestoreFrom puts what is in a copy in the place of what is in the open file, all of it or nothing, and up to date. The copy has to be a sound one; see
-// Examine. Who is let in stays as it is in the open file. Whoever wants to write meanwhile waits: what was answered before is in what is kept by keep,
-// what comes later is written to what was restored.
+// RestoreFrom puts what is in a copy in the place of what is in the open file, all of it or nothing, and up to date.
+// The copy has to be a sound one; see Examine. Who is let in stays as it is in the open file. Whoever wants to write
+// meanwhile waits: what was answered before is in what is kept by keep, what comes later is written to what was
+// restored.
 func (s *Store) RestoreFrom(ctx context.Context, path string, keep func() error) (err error) {
 	defer s.writes.Add(1)
 	conn, err := s.write.Conn(ctx) // the only one
@@ -278,7 +301,8 @@ func (s *Store) RestoreFrom(ctx context.Context, path string, keep func() error)
 	return nil
 }
 
-// WithAccessOf brings a file up to date, and lets in who is let in by another file; empty: nobody, so that a new passphrase is asked for.
+// WithAccessOf brings a file up to date, and lets in who is let in by another file; empty: nobody, so that a new
+// passphrase is asked for.
 func WithAccessOf(ctx context.Context, path, of string) (err error) {
 	open, err := Open(ctx, path, nil)
 	if err != nil {
@@ -302,7 +326,8 @@ func WithAccessOf(ctx context.Context, path, of string) (err error) {
 		if of == "" {
 			continue
 		}
-		if _, err := conn.ExecContext(ctx, "INSERT INTO main."+table+" SELECT * FROM here."+table); err != nil { //nolint:gosec // constants
+		//nolint:gosec // constants
+		if _, err := conn.ExecContext(ctx, "INSERT INTO main."+table+" SELECT * FROM here."+table); err != nil {
 			return err
 		}
 	}
@@ -321,7 +346,8 @@ func (s *Store) Settle(ctx context.Context) error {
 	return err
 }
 
-// isThere fails where the file at the path is another one than the one that is open: what is written now would be gone with the old one.
+// isThere fails where the file at the path is another one than the one that is open: what is written now would be gone
+// with the old one.
 func (s *Store) isThere() error {
 	if s.opened == nil {
 		return nil // it was not to be seen when it was opened

@@ -76,7 +76,15 @@ func TestAnOlderCopyIsRestoredAndBroughtUp(t *testing.T) {
 		if format == 7 {
 			revision = "revision"
 		}
-		require.NoError(t, store.FileOf(ctx, copied, format, "INSERT INTO student (id, "+revision+`, document) VALUES ('ada', 1, '{"name":"Ada"}')`))
+		require.NoError(
+			t,
+			store.FileOf(
+				ctx,
+				copied,
+				format,
+				"INSERT INTO student (id, "+revision+`, document) VALUES ('ada', 1, '{"name":"Ada"}')`,
+			),
+		)
 		h, err := store.Examine(ctx, copied, store.Wholly)
 		require.NoError(t, err)
 		require.Equal(t, format, h.Format)
@@ -91,9 +99,16 @@ func TestAnOlderCopyIsRestoredAndBroughtUp(t *testing.T) {
 func TestBeforeAFileIsBroughtUpItCanBeCopied(t *testing.T) {
 	ctx, folder := t.Context(), t.TempDir()
 	path, copied := filepath.Join(folder, "old.db"), filepath.Join(folder, "copy.db")
-	require.NoError(t, store.FileOf(ctx, path, 5, `INSERT INTO student (id, version, document) VALUES ('ada', 1, '{"name":"Ada"}')`))
+	require.NoError(
+		t,
+		store.FileOf(ctx, path, 5, `INSERT INTO student (id, version, document) VALUES ('ada', 1, '{"name":"Ada"}')`),
+	)
 	full := errors.New("the disk is full")
-	_, err := store.Open(ctx, path, func(context.Context, int64, func(context.Context, string) error) error { return full })
+	_, err := store.Open(
+		ctx,
+		path,
+		func(context.Context, int64, func(context.Context, string) error) error { return full },
+	)
 	require.ErrorIs(t, err, full)
 	h, err := store.Examine(ctx, path, store.Quickly)
 	require.NoError(t, err)
@@ -140,21 +155,30 @@ func TestWhatIsNoGoodIsToldAndLeftAsItIs(t *testing.T) {
 	other, err := os.ReadFile(foreign)
 	require.NoError(t, err)
 	newer := filepath.Join(t.TempDir(), "newer.db")
-	require.NoError(t, store.FileOf(ctx, newer, store.Format(), "INSERT INTO goose_db_version (version_id, is_applied) VALUES (9999, 1); PRAGMA journal_mode = DELETE"))
+	require.NoError(
+		t,
+		store.FileOf(
+			ctx,
+			newer,
+			store.Format(),
+			"INSERT INTO goose_db_version (version_id, is_applied) VALUES (9999, 1); PRAGMA journal_mode = DELETE",
+		),
+	)
 	later, err := os.ReadFile(newer)
 	require.NoError(t, err)
 	for name, one := range map[string]struct {
 		data []byte
 		want error
 	}{
-		"cut short":          {sound[:len(sound)/2], store.ErrDamaged},
-		"cut in a page":      {sound[:len(sound)/2+100], store.ErrDamaged},
-		"its head":           {spoil(0, 100), store.ErrDamaged},
-		"its first page":     {spoil(100, 4096), store.ErrDamaged},
-		"in the middle":      {spoil(len(sound)/2, len(sound)/2+9000), store.ErrDamaged},
-		"no database at all": {[]byte("Ada, Bo, Cleo and the others, written by hand into a file that is none of ours. It goes on for a while."), store.ErrForeign},
-		"of something else":  {other, store.ErrForeign},
-		"a newer one":        {later, store.ErrNewer},
+		"cut short":      {sound[:len(sound)/2], store.ErrDamaged},
+		"cut in a page":  {sound[:len(sound)/2+100], store.ErrDamaged},
+		"its head":       {spoil(0, 100), store.ErrDamaged},
+		"its first page": {spoil(100, 4096), store.ErrDamaged},
+		"in the middle":  {spoil(len(sound)/2, len(sound)/2+9000), store.ErrDamaged},
+		"no database at all": {[]byte("Ada, Bo, Cleo and the others, written by hand into a file that is none of ours. " +
+			"It goes on for a while."), store.ErrForeign},
+		"of something else": {other, store.ErrForeign},
+		"a newer one":       {later, store.ErrNewer},
 	} {
 		path := filepath.Join(t.TempDir(), "bad.db")
 		require.NoError(t, os.WriteFile(path, one.data, 0o600))
@@ -223,11 +247,23 @@ func TestWhoWasErasedIsNotNamedAnyMore(t *testing.T) {
 		_, err := s.Students.Create(ctx, id, student.Profile{Name: name})
 		require.NoError(t, err)
 	}
-	_, err := s.Lessons.Create(ctx, "l", lesson.Document{Date: "2026-03-10", Start: "16:00", Students: []string{"zs", "like"}})
+	_, err := s.Lessons.Create(
+		ctx,
+		"l",
+		lesson.Document{Date: "2026-03-10", Start: "16:00", Students: []string{"zs", "like"}},
+	)
 	require.NoError(t, err)
-	require.NoError(t, s.Fill(ctx, `INSERT INTO act (id, lesson, at, act) VALUES ('a', 'l', '2026-03-10T16:00:00.000Z', '{"id":"a","at":"2026-03-10T16:00:00Z","said":["Zsuzsannika Q comes late, Zsuzsannika Quist does not."]}');
+	require.NoError(
+		t,
+		s.Fill(
+			ctx,
+			`INSERT INTO act (id, lesson, at, act) VALUES ('a', 'l', '2026-03-10T16:00:00.000Z',
+			'{"id":"a","at":"2026-03-10T16:00:00Z","said":["Zsuzsannika Q comes late, Zsuzsannika Quist does not."]}');
 		INSERT INTO calendar (id, name, address, at) VALUES ('c', 'Club', '', '2026-03-10T16:00:00.000Z');
-		INSERT INTO booking (id, calendar, uid, instance, title, date, start, minutes, cancelled, students) VALUES ('b', 'c', 'u', '', 'Zsuzsannika Q, alone', '2026-03-10', '16:00', 60, 0, '["Zsuzsannika Q","Bo"]')`))
+		INSERT INTO booking (id, calendar, uid, instance, title, date, start, minutes, cancelled, students) VALUES ('b', 'c',
+		'u', '', 'Zsuzsannika Q, alone', '2026-03-10', '16:00', 60, 0, '["Zsuzsannika Q","Bo"]')`,
+		),
+	)
 	old := filepath.Join(folder, "old.db")
 	require.NoError(t, s.CopyTo(ctx, old))
 	require.NoError(t, s.EraseStudent(ctx, "zs"))
@@ -246,7 +282,8 @@ func TestWhoWasErasedIsNotNamedAnyMore(t *testing.T) {
 	require.NotRegexp(t, "Zsuzsannika Q[^u]", string(data))
 }
 
-// Spoiled anywhere and cut anywhere, a copy is told to be no good, or restored whole; a file that is open stays sound either way.
+// Spoiled anywhere and cut anywhere, a copy is told to be no good, or restored whole; a file that is open stays sound
+// either way.
 func TestASpoiledCopyIsRestoredWholeOrNotAtAll(t *testing.T) {
 	ctx, folder := t.Context(), t.TempDir()
 	s := open(t, filepath.Join(folder, "club.db"))
@@ -286,7 +323,8 @@ func TestASpoiledCopyIsRestoredWholeOrNotAtAll(t *testing.T) {
 
 func nothing() error { return nil }
 
-// What a copy says of who is let in goes nowhere: who was taken out stays out, who was let in since stays in, and so does the passphrase.
+// What a copy says of who is let in goes nowhere: who was taken out stays out, who was let in since stays in, and so
+// does the passphrase.
 func TestARestoredCopyLetsNobodyBackIn(t *testing.T) {
 	ctx := t.Context()
 	s := open(t, filepath.Join(t.TempDir(), "club.db"))
@@ -323,7 +361,8 @@ func TestARestoredCopyLetsNobodyBackIn(t *testing.T) {
 	require.Empty(t, passphrase.Hash)
 }
 
-// Many write while a copy is restored: each save that is answered is in what was kept of before, or in what is there now.
+// Many write while a copy is restored: each save that is answered is in what was kept of before, or in what is there
+// now.
 func TestNoAnsweredSaveIsLostByRestoring(t *testing.T) {
 	ctx := t.Context()
 	s := open(t, filepath.Join(t.TempDir(), "club.db"))
@@ -367,7 +406,8 @@ func TestNoAnsweredSaveIsLostByRestoring(t *testing.T) {
 	require.Greater(t, saves, 20)
 }
 
-// What is the matter with a file is told apart: it is no file of Hodometer, it cannot be read where it is, or it is damaged.
+// What is the matter with a file is told apart: it is no file of Hodometer, it cannot be read where it is, or it is
+// damaged.
 func TestWhatIsTheMatterWithAFile(t *testing.T) {
 	folder := t.TempDir()
 	at := func(name string) string { return filepath.Join(folder, name) }
@@ -415,14 +455,19 @@ func TestAFileThatIsSwappedTakesNoSaves(t *testing.T) {
 	require.NoError(t, err)
 }
 
-// What was written of somebody is nowhere in the bytes of the file once they are erased: not in rows of before a change, not in titles, closing texts,
-// remarks, notes and bookings; what is about others keeps a like first name.
+// What was written of somebody is nowhere in the bytes of the file once they are erased: not in rows of before a
+// change, not in titles, closing texts, remarks, notes and bookings; what is about others keeps a like first name.
 func TestWhoWasErasedIsInNoByteOfTheFile(t *testing.T) {
 	ctx := t.Context()
 	path := filepath.Join(t.TempDir(), "club.db")
 	s := open(t, path)
 	secret := func(i int) student.Profile {
-		return student.Profile{Name: "Zsuzsannika Quartermain", Note: strings.Repeat("quarrelsome ", 1+i%60), Hurts: "sore elbowbone", Objective: "beatherrival"}
+		return student.Profile{
+			Name:      "Zsuzsannika Quartermain",
+			Note:      strings.Repeat("quarrelsome ", 1+i%60),
+			Hurts:     "sore elbowbone",
+			Objective: "beatherrival",
+		}
 	}
 	record, err := s.Students.Create(ctx, "zs", secret(0))
 	require.NoError(t, err)
@@ -432,13 +477,47 @@ func TestWhoWasErasedIsInNoByteOfTheFile(t *testing.T) {
 		_, err = s.Students.Create(ctx, fmt.Sprint("other", i), student.Profile{Name: "Bo", Note: strings.Repeat("calm ", i)})
 		require.NoError(t, err)
 	}
-	block := lesson.Block{ID: "b", Kind: lesson.Drill, Title: "Corner for Zsuzsannika", Minutes: 10, Calls: []lesson.Call{{Text: "Zsuzsannika Quartermain begins"}}}
-	_, err = s.Lessons.Create(ctx, "hers", lesson.Document{Title: "Zsuzsannika and Bo", Note: "Zsuzsannika is late", Date: "2026-03-10", Start: "16:00", Students: []string{"zs"}, Blocks: []lesson.Block{block}})
+	block := lesson.Block{
+		ID:      "b",
+		Kind:    lesson.Drill,
+		Title:   "Corner for Zsuzsannika",
+		Minutes: 10,
+		Calls:   []lesson.Call{{Text: "Zsuzsannika Quartermain begins"}},
+	}
+	_, err = s.Lessons.Create(
+		ctx,
+		"hers",
+		lesson.Document{
+			Title:    "Zsuzsannika and Bo",
+			Note:     "Zsuzsannika is late",
+			Date:     "2026-03-10",
+			Start:    "16:00",
+			Students: []string{"zs"},
+			Blocks:   []lesson.Block{block},
+		},
+	)
 	require.NoError(t, err)
-	_, err = s.Lessons.Create(ctx, "others", lesson.Document{Title: "Zsuzsannika Bell", Note: "instead of Zsuzsannika Quartermain", Date: "2026-03-11", Start: "16:00", Students: []string{"other1"}})
+	_, err = s.Lessons.Create(
+		ctx,
+		"others",
+		lesson.Document{
+			Title:    "Zsuzsannika Bell",
+			Note:     "instead of Zsuzsannika Quartermain",
+			Date:     "2026-03-11",
+			Start:    "16:00",
+			Students: []string{"other1"},
+		},
+	)
 	require.NoError(t, err)
-	require.NoError(t, s.Fill(ctx, `INSERT INTO closing (lesson, document) VALUES ('hers', '{"worked":"Zsuzsannika held the line","next":"Zsuzsannika Quartermain: depth"}');
-		INSERT INTO remark (lesson, student, engagement, remark) VALUES ('hers', 'other1', 8, 'helped Zsuzsannika')`))
+	require.NoError(
+		t,
+		s.Fill(
+			ctx,
+			`INSERT INTO closing (lesson, document) VALUES ('hers',
+			'{"worked":"Zsuzsannika held the line","next":"Zsuzsannika Quartermain: depth"}');
+		INSERT INTO remark (lesson, student, engagement, remark) VALUES ('hers', 'other1', 8, 'helped Zsuzsannika')`,
+		),
+	)
 	require.NoError(t, s.EraseStudent(ctx, "zs"))
 	data, err := os.ReadFile(path)
 	require.NoError(t, err)

@@ -45,12 +45,13 @@ type Store struct {
 	Played   Collection[game.Match]
 }
 
-// Before is called before a file that is there is brought up to date, with how far its history is and what makes a copy of it. Where it fails, the
-// file stays as it is.
+// Before is called before a file that is there is brought up to date, with how far its history is and what makes a copy
+// of it. Where it fails, the file stays as it is.
 type Before func(ctx context.Context, format int64, copyTo func(ctx context.Context, path string) error) error
 
-// Open opens a file, making it where there is none, and brings its tables up to date, after calling before where that is not nil. The caller
-// closes the store. The error wraps ErrNewer or ErrForeign where the file is none that can be opened.
+// Open opens a file, making it where there is none, and brings its tables up to date, after calling before where that
+// is not nil. The caller closes the store. The error wraps ErrNewer or ErrForeign where the file is none that can be
+// opened.
 func Open(ctx context.Context, path string, before Before) (*Store, error) {
 	format, err := formatAt(ctx, path)
 	if err != nil {
@@ -60,7 +61,10 @@ func Open(ctx context.Context, path string, before Before) (*Store, error) {
 	if file, err := os.OpenFile(path, os.O_CREATE|os.O_EXCL, 0o600); err == nil { //nolint:gosec // the coach's own choice
 		_ = file.Close()
 	}
-	write, err := sql.Open("sqlite", dsn(path, "_txlock=immediate", "_pragma=synchronous(FULL)", "_pragma=secure_delete(1)"))
+	write, err := sql.Open(
+		"sqlite",
+		dsn(path, "_txlock=immediate", "_pragma=synchronous(FULL)", "_pragma=secure_delete(1)"),
+	)
 	if err != nil {
 		return nil, fmt.Errorf("open %s: %w", path, err)
 	}
@@ -142,7 +146,12 @@ func migrator(db *sql.DB) (*goose.Provider, error) {
 	if err != nil {
 		return nil, err
 	}
-	return goose.NewProvider(goose.DialectSQLite3, db, files, goose.WithGoMigrations(thirdFormat(), compact(), stand(), measured()))
+	return goose.NewProvider(
+		goose.DialectSQLite3,
+		db,
+		files,
+		goose.WithGoMigrations(thirdFormat(), compact(), stand(), measured()),
+	)
 }
 
 // Close closes the file.
@@ -192,7 +201,8 @@ type querier interface {
 	QueryContext(ctx context.Context, query string, args ...any) (*sql.Rows, error)
 }
 
-// prepared is a query that is asked many times: asked with whatever text, it is that one. What is returned with it ends it.
+// prepared is a query that is asked many times: asked with whatever text, it is that one. What is returned with it ends
+// it.
 func (s *Store) prepared(ctx context.Context, query string) (querier, func(), error) {
 	statement, err := s.read.PrepareContext(ctx, query)
 	if err != nil {
@@ -209,7 +219,13 @@ func (p preparedQuery) QueryContext(ctx context.Context, _ string, args ...any) 
 }
 
 // collect reads all rows of a query.
-func collect[T any](ctx context.Context, db querier, scan func(*sql.Rows) (T, error), query string, args ...any) ([]T, error) {
+func collect[T any](
+	ctx context.Context,
+	db querier,
+	scan func(*sql.Rows) (T, error),
+	query string,
+	args ...any,
+) ([]T, error) {
 	list := []T{}
 	err := each(ctx, db, func(rows *sql.Rows) error {
 		one, err := scan(rows)

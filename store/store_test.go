@@ -119,9 +119,14 @@ func TestADocumentThatCannotBeReadHidesNoOther(t *testing.T) {
 	db, err := sql.Open("sqlite", path)
 	require.NoError(t, err)
 	t.Cleanup(func() { require.NoError(t, db.Close()) })
-	_, err = db.ExecContext(ctx, `INSERT INTO student (id, revision, document) VALUES ('a', 1, '{"name":'), ('b', 1, '{"name":"Bo"}'), ('c', 1, '{"name":7}'), ('d', 1, '{"name":"Di","shoe":41}');
-		INSERT INTO lesson (id, revision, document) VALUES ('x', 1, '{"title":"Odd","date":"2026-03-10","minutes":"an hour"}'), ('y', 1, '{"date":17}'),
-			('z', 1, '{"title":"Good","date":"2026-03-10","start":"16:00","minutes":60}')`)
+	_, err = db.ExecContext(
+		ctx,
+		`INSERT INTO student (id, revision, document) VALUES ('a', 1, '{"name":'), ('b', 1, '{"name":"Bo"}'), ('c', 1,
+		'{"name":7}'), ('d', 1, '{"name":"Di","shoe":41}');
+		INSERT INTO lesson (id, revision, document) VALUES ('x', 1,
+		'{"title":"Odd","date":"2026-03-10","minutes":"an hour"}'), ('y', 1, '{"date":17}'),
+			('z', 1, '{"title":"Good","date":"2026-03-10","start":"16:00","minutes":60}')`,
+	)
 	require.NoError(t, err)
 	students, err := s.Students.List(ctx, false)
 	require.NoError(t, err)

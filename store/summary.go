@@ -43,7 +43,12 @@ func (s *Store) Resummarise(ctx context.Context) error {
 }
 
 func summariseAll(ctx context.Context, tx *sql.Tx) error {
-	keys, err := collect(ctx, tx, func(rows *sql.Rows) (key int64, err error) { return key, rows.Scan(&key) }, "SELECT key FROM attempt ORDER BY key")
+	keys, err := collect(
+		ctx,
+		tx,
+		func(rows *sql.Rows) (key int64, err error) { return key, rows.Scan(&key) },
+		"SELECT key FROM attempt ORDER BY key",
+	)
 	if err != nil {
 		return err
 	}
@@ -58,7 +63,9 @@ func summariseAll(ctx context.Context, tx *sql.Tx) error {
 // summarise works out what the balls of one attempt amount to, and writes it beside them.
 func summarise(ctx context.Context, tx *sql.Tx, attempt int64) error {
 	var text string
-	if err := tx.QueryRowContext(ctx, "SELECT document FROM measure WHERE key = (SELECT measure FROM attempt WHERE key = ?)", attempt).Scan(&text); err != nil {
+	if err := tx.QueryRowContext(ctx, "SELECT document FROM measure WHERE key = (SELECT measure FROM attempt WHERE "+
+		"key = ?)", attempt).
+		Scan(&text); err != nil {
 		return err
 	}
 	var m drill.Measure
@@ -91,8 +98,35 @@ func writeSummary(ctx context.Context, tx *sql.Tx, attempt int64, goals score.Co
 	if !sum.Last.IsZero() {
 		last = sum.Last.UnixMilli()
 	}
-	_, err = tx.ExecContext(ctx, `UPDATE attempt SET made = ?, balls = ?, streak = ?, best = ?, at_least = ?, "right" = ?, wrong = ?, taps = ?, landed = ?, last = ?, zones = ?, rallies = ?, longest = ?, tries = ?, fastest = ?, net = ?, long = ?, wide = ?, outcome = ?, have = ?, along = ?
-		WHERE key = ?`, sum.Made, sum.Balls, sum.Streak, sum.Best, sum.AtLeast, sum.Right, sum.Wrong, sum.Taps, sum.Landed, last, zones, sum.Rallies, sum.Longest, sum.Tries, sum.Fastest, sum.Net, sum.Long, sum.Wide, outcomeOf(standing), standing.Have, standing.Sentence, attempt)
+	_, err = tx.ExecContext(
+		ctx,
+		`UPDATE attempt SET made = ?, balls = ?, streak = ?, best = ?, at_least = ?, "right" = ?, wrong = ?, taps = ?, landed
+		= ?, last = ?, zones = ?, rallies = ?, longest = ?, tries = ?, fastest = ?, net = ?, long = ?, wide = ?, outcome = ?,
+		have = ?, along = ?
+		WHERE key = ?`,
+		sum.Made,
+		sum.Balls,
+		sum.Streak,
+		sum.Best,
+		sum.AtLeast,
+		sum.Right,
+		sum.Wrong,
+		sum.Taps,
+		sum.Landed,
+		last,
+		zones,
+		sum.Rallies,
+		sum.Longest,
+		sum.Tries,
+		sum.Fastest,
+		sum.Net,
+		sum.Long,
+		sum.Wide,
+		outcomeOf(standing),
+		standing.Have,
+		standing.Sentence,
+		attempt,
+	)
 	if err != nil || !slices.ContainsFunc(devices, func(entries []tally.Entry) bool {
 		return slices.ContainsFunc(entries, func(e tally.Entry) bool { return e.Kind == tally.Fault })
 	}) {
@@ -102,7 +136,13 @@ func writeSummary(ctx context.Context, tx *sql.Tx, attempt int64, goals score.Co
 		return err
 	}
 	for _, seen := range sum.Faults {
-		if _, err := tx.ExecContext(ctx, "INSERT INTO faulted (attempt, fault, times) SELECT ?, key, ? FROM fault WHERE text = ?", attempt, seen.Times, seen.Fault); err != nil {
+		if _, err := tx.ExecContext(
+			ctx,
+			"INSERT INTO faulted (attempt, fault, times) SELECT ?, key, ? FROM fault WHERE text = ?",
+			attempt,
+			seen.Times,
+			seen.Fault,
+		); err != nil {
 			return err
 		}
 	}
@@ -131,5 +171,12 @@ func outcomeOf(s score.Standing) int {
 
 // standingOf reads a standing back.
 func standingOf(goals score.Course, outcome, have int, along string) score.Standing {
-	return score.Standing{Met: outcome == met, Perhaps: outcome == perhaps, Lost: outcome == lost, Have: have, Wanted: goals.Steps(), Sentence: along}
+	return score.Standing{
+		Met:      outcome == met,
+		Perhaps:  outcome == perhaps,
+		Lost:     outcome == lost,
+		Have:     have,
+		Wanted:   goals.Steps(),
+		Sentence: along,
+	}
 }

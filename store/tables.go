@@ -52,7 +52,12 @@ func tablesOf(ctx context.Context, db querier) ([]Table, error) {
 
 // tableNames are the names of all tables of a file.
 func tableNames(ctx context.Context, db querier) ([]string, error) {
-	return collect(ctx, db, func(rows *sql.Rows) (name string, err error) { return name, rows.Scan(&name) }, "SELECT name FROM sqlite_master WHERE type = 'table' ORDER BY name")
+	return collect(
+		ctx,
+		db,
+		func(rows *sql.Rows) (name string, err error) { return name, rows.Scan(&name) },
+		"SELECT name FROM sqlite_master WHERE type = 'table' ORDER BY name",
+	)
 }
 
 func tableOf(ctx context.Context, db querier, name string) (Table, error) {
@@ -78,8 +83,13 @@ func tableOf(ctx context.Context, db querier, name string) (Table, error) {
 	for i := 1; keys[i] != ""; i++ {
 		t.Key = append(t.Key, keys[i])
 	}
-	t.Refers, err = collect(ctx, db, func(rows *sql.Rows) (r Reference, err error) { return r, rows.Scan(&r.Column, &r.Table, &r.Key) },
-		`SELECT "from", "table", coalesce("to", 'id') FROM pragma_foreign_key_list(?) ORDER BY id`, name)
+	t.Refers, err = collect(
+		ctx,
+		db,
+		func(rows *sql.Rows) (r Reference, err error) { return r, rows.Scan(&r.Column, &r.Table, &r.Key) },
+		`SELECT "from", "table", coalesce("to", 'id') FROM pragma_foreign_key_list(?) ORDER BY id`,
+		name,
+	)
 	return t, err
 }
 
@@ -92,7 +102,8 @@ func inOrder(list []Table) []Table {
 	for len(ordered) < len(list) {
 		before := len(ordered)
 		for _, t := range list {
-			if !there(t.Name) && !slices.ContainsFunc(t.Refers, func(r Reference) bool { return r.Table != t.Name && !there(r.Table) }) {
+			if !there(t.Name) &&
+				!slices.ContainsFunc(t.Refers, func(r Reference) bool { return r.Table != t.Name && !there(r.Table) }) {
 				ordered = append(ordered, t)
 			}
 		}
@@ -114,7 +125,8 @@ func (t Table) columns() []string {
 	return names
 }
 
-// Rows calls give for each row of a table, by its key. What is given is used again for the next one: nil, int64, float64 or string.
+// Rows calls give for each row of a table, by its key. What is given is used again for the next one: nil, int64,
+// float64 or string.
 func (s *Store) Rows(ctx context.Context, t Table, give func([]any) error) error {
 	values, into := make([]any, len(t.Columns)), make([]any, len(t.Columns))
 	for i := range values {
@@ -132,7 +144,8 @@ func (s *Store) Rows(ctx context.Context, t Table, give func([]any) error) error
 func (s *Store) HowMany(ctx context.Context, tables []Table) (all int, err error) {
 	for _, t := range tables {
 		n := 0
-		if err := s.read.QueryRowContext(ctx, "SELECT count(*) FROM "+quoted(t.Name)).Scan(&n); err != nil { //nolint:gosec // the names are those of the file
+		if err := s.read.QueryRowContext(ctx, "SELECT count(*) FROM "+quoted(t.Name)).
+			Scan(&n); err != nil { //nolint:gosec // the names are those of the file
 			return 0, err
 		}
 		all += n

@@ -37,7 +37,13 @@ func (s *Store) Underway(ctx context.Context, lessonID string) (u Underway, err 
 	if u.Counted, err = countedOf(ctx, tx, lessonID); err != nil {
 		return u, err
 	}
-	u.Acts, err = collect(ctx, tx, func(rows *sql.Rows) (id string, err error) { return id, rows.Scan(&id) }, "SELECT id FROM act WHERE lesson = ? ORDER BY at, id", lessonID)
+	u.Acts, err = collect(
+		ctx,
+		tx,
+		func(rows *sql.Rows) (id string, err error) { return id, rows.Scan(&id) },
+		"SELECT id FROM act WHERE lesson = ? ORDER BY at, id",
+		lessonID,
+	)
 	return u, err
 }
 
@@ -92,8 +98,8 @@ type Changes struct {
 	Acts     []underway.Did // of those that are no counts
 }
 
-// Keep stores what acts made of a lesson: all of it, or nothing. It fails with ErrStale where the document was changed meanwhile, or one of the acts
-// was done meanwhile.
+// Keep stores what acts made of a lesson: all of it, or nothing. It fails with ErrStale where the document was changed
+// meanwhile, or one of the acts was done meanwhile.
 func (s *Store) Keep(ctx context.Context, lessonID string, c Changes) error {
 	return s.in(ctx, func(tx *sql.Tx) error {
 		for _, act := range c.Acts {
@@ -101,7 +107,16 @@ func (s *Store) Keep(ctx context.Context, lessonID string, c Changes) error {
 			if err != nil {
 				return err
 			}
-			if err := one(tx.ExecContext(ctx, "INSERT INTO act (id, lesson, at, act) VALUES (?, ?, ?, ?) ON CONFLICT DO NOTHING", act.ID, lessonID, writeTime(act.At), string(text))); err != nil {
+			if err := one(
+				tx.ExecContext(
+					ctx,
+					"INSERT INTO act (id, lesson, at, act) VALUES (?, ?, ?, ?) ON CONFLICT DO NOTHING",
+					act.ID,
+					lessonID,
+					writeTime(act.At),
+					string(text),
+				),
+			); err != nil {
 				return fmt.Errorf("act %s: %w", act.ID, err)
 			}
 		}
@@ -110,7 +125,15 @@ func (s *Store) Keep(ctx context.Context, lessonID string, c Changes) error {
 			if err != nil {
 				return err
 			}
-			if err := one(tx.ExecContext(ctx, "UPDATE lesson SET document = ?, revision = revision + 1 WHERE id = ? AND revision = ?", string(text), lessonID, c.Revision)); err != nil {
+			if err := one(
+				tx.ExecContext(
+					ctx,
+					"UPDATE lesson SET document = ?, revision = revision + 1 WHERE id = ? AND revision = ?",
+					string(text),
+					lessonID,
+					c.Revision,
+				),
+			); err != nil {
 				return fmt.Errorf("lesson %s: %w", lessonID, err)
 			}
 		}

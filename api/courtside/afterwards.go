@@ -83,30 +83,56 @@ type ofLesson struct {
 func (s *Courtside) afterwardsRoutes() []request.Route {
 	return []request.Route{
 		request.Make("GET", "/api/lessons/:id/afterwards", "getAfterwards", "What became of a lesson", s.afterwards),
-		request.Make("PUT", "/api/lessons/:id/remarks/:student", "keepRemark", "Engagement and a remark", func(ctx context.Context, p ofLesson, body repository.Remark) (Afterwards, error) {
-			record, err := s.Store.Lessons.Get(ctx, p.ID)
-			if err != nil {
-				return Afterwards{}, err
-			}
-			if !slices.Contains(record.Document.Students, p.Student) {
-				return Afterwards{}, request.Refusal(http.StatusNotFound, "This student is not in the lesson.")
-			}
-			err = s.Store.SetRemark(ctx, store.Remark{Lesson: p.ID, Student: p.Student, Engagement: body.Engagement, Effort: body.Effort, Remark: body.Remark})
-			if errors.Is(err, store.ErrNotFound) {
-				return Afterwards{}, request.Refusal(http.StatusNotFound, "This student was erased, and remarks on them went with them.")
-			}
-			if err != nil {
-				return Afterwards{}, err
-			}
-			return s.afterwards(ctx, request.ByID{ID: p.ID}, request.None{})
-		}),
-		request.Make("PUT", "/api/lessons/:id/closing", "keepClosing", "What the coach says of a lesson at its end", func(ctx context.Context, p request.ByID, body closing.Document) (Afterwards, error) {
-			if err := s.Store.SetClosing(ctx, p.ID, body); err != nil {
-				return Afterwards{}, err
-			}
-			return s.afterwards(ctx, p, request.None{})
-		}),
-		request.Make("GET", "/api/lessons/unclosed", "listUnclosed", "Lessons of the last fortnight that were run and are not closed yet", s.unclosed).Anew(),
+		request.Make(
+			"PUT",
+			"/api/lessons/:id/remarks/:student",
+			"keepRemark",
+			"Engagement and a remark",
+			func(ctx context.Context, p ofLesson, body repository.Remark) (Afterwards, error) {
+				record, err := s.Store.Lessons.Get(ctx, p.ID)
+				if err != nil {
+					return Afterwards{}, err
+				}
+				if !slices.Contains(record.Document.Students, p.Student) {
+					return Afterwards{}, request.Refusal(http.StatusNotFound, "This student is not in the lesson.")
+				}
+				err = s.Store.SetRemark(
+					ctx,
+					store.Remark{
+						Lesson:     p.ID,
+						Student:    p.Student,
+						Engagement: body.Engagement,
+						Effort:     body.Effort,
+						Remark:     body.Remark,
+					},
+				)
+				if errors.Is(err, store.ErrNotFound) {
+					return Afterwards{}, request.Refusal(
+						http.StatusNotFound,
+						"This student was erased, and remarks on them went with them.",
+					)
+				}
+				if err != nil {
+					return Afterwards{}, err
+				}
+				return s.afterwards(ctx, request.ByID{ID: p.ID}, request.None{})
+			},
+		),
+		request.Make(
+			"PUT",
+			"/api/lessons/:id/closing",
+			"keepClosing",
+			"What the coach says of a lesson at its end",
+			func(ctx context.Context, p request.ByID, body closing.Document) (Afterwards, error) {
+				if err := s.Store.SetClosing(ctx, p.ID, body); err != nil {
+					return Afterwards{}, err
+				}
+				return s.afterwards(ctx, p, request.None{})
+			},
+		),
+		request.Make("GET", "/api/lessons/unclosed", "listUnclosed", "Lessons of the last fortnight that were run and "+
+			"are not closed yet", s.unclosed).
+			Anew(),
 	}
 }
 
@@ -192,7 +218,12 @@ func (r *Result) add(c tally.Count) {
 }
 
 // ran sets a lesson that was begun against its plan, and returns what everybody really played of it.
-func (s *Courtside) ran(ctx context.Context, a *Afterwards, kit underway.Kit, run underway.Courtside) ([]closing.Played, error) {
+func (s *Courtside) ran(
+	ctx context.Context,
+	a *Afterwards,
+	kit underway.Kit,
+	run underway.Courtside,
+) ([]closing.Played, error) {
 	if run.Clock == nil {
 		return nil, nil
 	}

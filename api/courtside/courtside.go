@@ -19,14 +19,24 @@ type Acts struct {
 
 func (s *Courtside) courtsideRoutes() []request.Route {
 	return []request.Route{
-		request.Make("GET", "/api/lessons/:id/courtside", "getCourtside", "A lesson as it is run", func(ctx context.Context, p request.ByID, _ request.None) (underway.Courtside, error) {
-			return s.courtside(ctx, p.ID)
-		}).Anew(),
-		request.Make("GET", "/api/lessons/:id/kit", "getKit", "All that a lesson is run from, to take along to where there is no network", func(ctx context.Context, p request.ByID, _ request.None) (underway.Kit, error) {
+		request.Make("GET", "/api/lessons/:id/courtside", "getCourtside", "A lesson as it is run",
+			func(ctx context.Context, p request.ByID, _ request.None) (underway.Courtside, error) {
+				return s.courtside(ctx, p.ID)
+			}).
+			Anew(),
+		request.Make("GET", "/api/lessons/:id/kit", "getKit", "All that a lesson is run from, to take along to where "+
+			"there is no network", func(ctx context.Context, p request.ByID, _ request.None) (underway.Kit, error) {
 			kit, _, err := s.Kit(ctx, p.ID, nil)
 			return kit, err
-		}).Anew(),
-		request.Make("POST", "/api/lessons/:id/acts", "act", "Do things with a lesson under way: count, hold, go on, change; the same acts may be sent again", s.act),
+		}).
+			Anew(),
+		request.Make(
+			"POST",
+			"/api/lessons/:id/acts",
+			"act",
+			"Do things with a lesson under way: count, hold, go on, change; the same acts may be sent again",
+			s.act,
+		),
 	}
 }
 
@@ -61,13 +71,23 @@ func (s *Courtside) act(ctx context.Context, p request.ByID, body Acts) (underwa
 		}
 		s.machineHears(kit)
 		view, err := kit.View(ctx, s.Now())
-		return underway.Answered{Courtside: view, Sentences: done.Sentences, Changed: done.Changed, Refused: done.Refused}, err
+		return underway.Answered{
+			Courtside: view,
+			Sentences: done.Sentences,
+			Changed:   done.Changed,
+			Refused:   done.Refused,
+		}, err
 	}
 }
 
 // changes are what acts made of a lesson as it was stored. A kit with another document has its next revision then.
 func changes(kit *underway.Kit, done underway.Done, stored store.Underway) store.Changes {
-	c := store.Changes{Revision: stored.Record.Revision, Planned: &stored.Record.Document, Counted: done.Taken, Acts: done.Acts}
+	c := store.Changes{
+		Revision: stored.Record.Revision,
+		Planned:  &stored.Record.Document,
+		Counted:  done.Taken,
+		Acts:     done.Acts,
+	}
 	for _, act := range done.Acts {
 		if act.Clock != nil || act.Travel != nil || act.Change != nil && kit.Clock != nil {
 			c.Clock, c.Finished = kit.Clock, kit.Finished
@@ -80,8 +100,8 @@ func changes(kit *underway.Kit, done underway.Done, stored store.Underway) store
 	return c
 }
 
-// wayOfActs is how long acts may take to arrive, so that a clock of a device that is behind by less is taken to be right. One that is ahead is
-// wrong: nothing arrives before it is sent.
+// wayOfActs is how long acts may take to arrive, so that a clock of a device that is behind by less is taken to be
+// right. One that is ahead is wrong: nothing arrives before it is sent.
 const wayOfActs = 5 * time.Second
 
 // inTime puts acts right by how much the clock of their device is wrong.
@@ -102,7 +122,8 @@ func inTime(body Acts, now time.Time) []underway.Act {
 	return acts
 }
 
-// sane is an instant at which something can have been done: one of a device that has lost its time is now, and nothing is done later than tomorrow.
+// sane is an instant at which something can have been done: one of a device that has lost its time is now, and nothing
+// is done later than tomorrow.
 func sane(at, now time.Time) time.Time {
 	if at.After(now.AddDate(0, 0, 1)) || at.UTC().Year() < 2000 {
 		return now

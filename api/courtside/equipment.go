@@ -30,7 +30,8 @@ type Telling struct {
 	Command throwing.Command `json:"command"`
 }
 
-// Starting has a machine throw what feeds the drill of a block, as long as it is on and the page that asks for it is heard.
+// Starting has a machine throw what feeds the drill of a block, as long as it is on and the page that asks for it is
+// heard.
 type Starting struct {
 	Watcher string            `json:"watcher" minLength:"1" maxLength:"40" description:"Of the page, chosen by it when it is opened"`
 	On      throwing.On       `json:"on" description:"What is on, as the page sees it"`
@@ -67,24 +68,66 @@ type afterEvent struct {
 
 func (s *Courtside) equipmentRoutes() []request.Route {
 	return []request.Route{
-		request.Make("GET", "/api/equipment", "getEquipment", "Which ball machine and which eye are joined", func(context.Context, request.None, request.None) (equipment.Equipment, error) {
-			return s.Gear.Status(), nil
-		}).Anew(),
-		request.Make("PUT", "/api/equipment/:kind", "joinDevice", "Join a ball machine or an eye that listens on this machine", s.join),
-		request.Make("DELETE", "/api/equipment/:kind", "leaveDevice", "Let a device go", func(_ context.Context, p byKind, _ request.None) (equipment.Equipment, error) {
-			return s.Gear.Leave(p.Kind), nil
-		}),
-		request.Make("POST", "/api/equipment/:kind/simulated", "simulateDevice", "Start a simulated device, and join it", s.simulate),
-		request.Make("POST", "/api/equipment/machine/started", "startMachine", "Have the machine throw what feeds the drill of the block that is on", s.startMachine),
-		request.Make("POST", "/api/equipment/machine/watched", "watchMachine", "Say that a page watches the machine, and what is on; it stands where that is not what it was started for, and 3 s after the last word", s.watchMachine),
-		request.Make("POST", "/api/equipment/machine/told", "tellMachine", "Have the machine do something that throws nothing", s.tellMachine),
-		request.Make("GET", "/api/equipment/events", "listEvents", "What devices said after an event; where there is nothing it is waited for a while", func(ctx context.Context, p afterEvent, _ request.None) (equipment.SaidEvents, error) {
+		request.Make("GET", "/api/equipment", "getEquipment", "Which ball machine and which eye are joined",
+			func(context.Context, request.None, request.None) (equipment.Equipment, error) {
+				return s.Gear.Status(), nil
+			}).
+			Anew(),
+		request.Make(
+			"PUT",
+			"/api/equipment/:kind",
+			"joinDevice",
+			"Join a ball machine or an eye that listens on this machine",
+			s.join,
+		),
+		request.Make(
+			"DELETE",
+			"/api/equipment/:kind",
+			"leaveDevice",
+			"Let a device go",
+			func(_ context.Context, p byKind, _ request.None) (equipment.Equipment, error) {
+				return s.Gear.Leave(p.Kind), nil
+			},
+		),
+		request.Make(
+			"POST",
+			"/api/equipment/:kind/simulated",
+			"simulateDevice",
+			"Start a simulated device, and join it",
+			s.simulate,
+		),
+		request.Make(
+			"POST",
+			"/api/equipment/machine/started",
+			"startMachine",
+			"Have the machine throw what feeds the drill of the block that is on",
+			s.startMachine,
+		),
+		request.Make(
+			"POST",
+			"/api/equipment/machine/watched",
+			"watchMachine",
+			"Say that a page watches the machine, and what is on; it stands where that is not what it was started for, and "+
+				"3 s after the last word",
+			s.watchMachine,
+		),
+		request.Make(
+			"POST",
+			"/api/equipment/machine/told",
+			"tellMachine",
+			"Have the machine do something that throws nothing",
+			s.tellMachine,
+		),
+		request.Make("GET", "/api/equipment/events", "listEvents", "What devices said after an event; where there is "+
+			"nothing it is waited for a while", func(ctx context.Context, p afterEvent, _ request.None) (equipment.SaidEvents,
+			error) {
 			said, err := s.Gear.Events(ctx, p.After)
 			if err != nil {
 				return said, err
 			}
 			return said, s.Entrance.MustBeIn(ctx) // who was taken out while they waited is told nothing
-		}).Anew(),
+		}).
+			Anew(),
 	}
 }
 
@@ -110,7 +153,9 @@ func (s *Courtside) join(ctx context.Context, p byKind, body Joining) (equipment
 	case door.At(ctx) == door.FromMachine:
 		s.Gear.Typed(body.Address)
 	case !s.Gear.Known(body.Address):
-		return equipment.Equipment{}, invalid.Fields{{Path: "address", Message: "this address is joined at the coach’s own machine the first time"}}
+		return equipment.Equipment{}, invalid.Fields{
+			{Path: "address", Message: "this address is joined at the coach’s own machine the first time"},
+		}
 	}
 	e, err := s.Gear.Join(ctx, p.Kind, body.Address, body.Lesson)
 	return toldWhy(e, err, "address")
@@ -210,7 +255,12 @@ func (s *Courtside) tellMachine(_ context.Context, _ request.None, body Telling)
 	case throwing.Gap, throwing.Fill, throwing.Clear, throwing.State:
 		e, err = s.Gear.Tell(body.Command)
 	default:
-		err = invalid.Fields{{Path: "command.do", Message: "a machine is started where it is watched, and told to pause, gap, fill, clear or state here"}}
+		err = invalid.Fields{
+			{
+				Path:    "command.do",
+				Message: "a machine is started where it is watched, and told to pause, gap, fill, clear or state here",
+			},
+		}
 	}
 	return toldWhy(e, err, "")
 }

@@ -58,25 +58,67 @@ const (
 
 func (s *Courtside) playedRoutes() []request.Route {
 	return []request.Route{
-		request.Make("GET", "/api/played", "listPlayed", "Games that were played, the newest first, some at a time", s.playedPage),
-		request.Make("GET", "/api/played/ranking", "rankPlayers", "Players in order from their games, with even matches and teams", s.ranked),
-		request.Make("GET", "/api/played/:id", "getPlayed", "One game that was or is played", func(ctx context.Context, p request.ByID, _ request.None) (scoreboard.Played, error) {
-			record, err := s.Store.Played.Get(ctx, p.ID)
-			return s.asPlayed(ctx, record, err)
-		}),
-		request.Make("PUT", "/api/played/:id", "savePlayed", "Begin a game, or enter and change results", func(ctx context.Context, p request.Keep, body game.Match) (scoreboard.Played, error) {
-			record, err := repository.Save(ctx, s.Store.Played, p, body)
-			return s.asPlayed(ctx, record, err)
-		}),
-		request.Make("PUT", "/api/played/:id/archived", "archivePlayed", "Take a game that was played out of the record, or bring it back", func(ctx context.Context, p request.ByID, body repository.Archiving) (scoreboard.Played, error) {
-			record, err := s.Store.Played.Archive(ctx, p.ID, body.Archived)
-			return s.asPlayed(ctx, record, err)
-		}),
-		request.Make("GET", "/api/played/:id/kit", "getGameKit", "All that a game is played from, to take along to where there is no network", func(ctx context.Context, p request.ByID, _ request.None) (scoreboard.Kit, error) {
-			record, err := s.Store.Played.Get(ctx, p.ID)
-			return s.gameKit(ctx, record, err)
-		}),
-		request.Make("POST", "/api/played/:id/events", "addEvents", "What happened in a game; what is there already changes nothing", s.addEvents),
+		request.Make(
+			"GET",
+			"/api/played",
+			"listPlayed",
+			"Games that were played, the newest first, some at a time",
+			s.playedPage,
+		),
+		request.Make(
+			"GET",
+			"/api/played/ranking",
+			"rankPlayers",
+			"Players in order from their games, with even matches and teams",
+			s.ranked,
+		),
+		request.Make(
+			"GET",
+			"/api/played/:id",
+			"getPlayed",
+			"One game that was or is played",
+			func(ctx context.Context, p request.ByID, _ request.None) (scoreboard.Played, error) {
+				record, err := s.Store.Played.Get(ctx, p.ID)
+				return s.asPlayed(ctx, record, err)
+			},
+		),
+		request.Make(
+			"PUT",
+			"/api/played/:id",
+			"savePlayed",
+			"Begin a game, or enter and change results",
+			func(ctx context.Context, p request.Keep, body game.Match) (scoreboard.Played, error) {
+				record, err := repository.Save(ctx, s.Store.Played, p, body)
+				return s.asPlayed(ctx, record, err)
+			},
+		),
+		request.Make(
+			"PUT",
+			"/api/played/:id/archived",
+			"archivePlayed",
+			"Take a game that was played out of the record, or bring it back",
+			func(ctx context.Context, p request.ByID, body repository.Archiving) (scoreboard.Played, error) {
+				record, err := s.Store.Played.Archive(ctx, p.ID, body.Archived)
+				return s.asPlayed(ctx, record, err)
+			},
+		),
+		request.Make(
+			"GET",
+			"/api/played/:id/kit",
+			"getGameKit",
+			"All that a game is played from, to take along to where there is no network",
+			func(ctx context.Context, p request.ByID, _ request.None) (scoreboard.Kit, error) {
+				record, err := s.Store.Played.Get(ctx, p.ID)
+				return s.gameKit(ctx, record, err)
+			},
+		),
+		request.Make(
+			"POST",
+			"/api/played/:id/events",
+			"addEvents",
+			"What happened in a game; what is there already changes nothing",
+			s.addEvents,
+		),
 	}
 }
 
@@ -137,7 +179,14 @@ func (s *Courtside) gameKit(ctx context.Context, k store.Record[game.Match], err
 }
 
 func kitOf(k store.Record[game.Match], names map[string]string, settings coach.Settings) scoreboard.Kit {
-	return scoreboard.Kit{ID: k.ID, Revision: k.Revision, Archived: k.Archived, Document: k.Document, Names: names, Settings: settings}
+	return scoreboard.Kit{
+		ID:       k.ID,
+		Revision: k.Revision,
+		Archived: k.Archived,
+		Document: k.Document,
+		Names:    names,
+		Settings: settings,
+	}
 }
 
 func (s *Courtside) addEvents(ctx context.Context, p request.ByID, body GameEvents) (scoreboard.Scored, error) {

@@ -1,4 +1,5 @@
-// Package courtside answers what happens while a lesson or a game is played, and right after: acts, devices beside the court, scores, remarks.
+// Package courtside answers what happens while a lesson or a game is played, and right after: acts, devices beside the
+// court, scores, remarks.
 package courtside
 
 import (

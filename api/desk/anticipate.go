@@ -96,11 +96,29 @@ type ReadingAsked struct {
 func (s *Desk) anticipateRoutes() []request.Route {
 	return []request.Route{
 		request.Make("GET", "/api/situations", "listSituations", "What opponents may play, by situation", s.situations),
-		request.Make("POST", "/api/reckoner/stand", "reckonStand", "Where to wait for what an opponent may play", s.reckonStand),
-		request.Make("POST", "/api/reckoner/angles", "reckonAngles", "How wide a ball can be played from a place", s.reckonAngles),
-		request.Make("POST", "/api/situations/drill", "makeReading", "A drill in which the feeder chooses from the likely replies", func(ctx context.Context, _ request.None, body ReadingAsked) (drill.Document, error) {
-			return library.Reading(ctx, body.Court, body.Situation, body.Level)
-		}),
+		request.Make(
+			"POST",
+			"/api/reckoner/stand",
+			"reckonStand",
+			"Where to wait for what an opponent may play",
+			s.reckonStand,
+		),
+		request.Make(
+			"POST",
+			"/api/reckoner/angles",
+			"reckonAngles",
+			"How wide a ball can be played from a place",
+			s.reckonAngles,
+		),
+		request.Make(
+			"POST",
+			"/api/situations/drill",
+			"makeReading",
+			"A drill in which the feeder chooses from the likely replies",
+			func(ctx context.Context, _ request.None, body ReadingAsked) (drill.Document, error) {
+				return library.Reading(ctx, body.Court, body.Situation, body.Level)
+			},
+		),
 	}
 }
 
@@ -112,7 +130,10 @@ func (s *Desk) situations(ctx context.Context, p ofSport, _ request.None) (Situa
 	answer := Situations{Situations: []Situated{}, Replies: anticipate.Replies(p.Sport)}
 	for _, situation := range anticipate.Situations(p.Sport) {
 		each := Situated{Situation: situation, Usual: situation.Likely, Seen: make([]int, len(situation.Likely))}
-		if i := slices.IndexFunc(settings.Likely, func(own coach.Likely) bool { return own.Situation == situation.ID }); i >= 0 {
+		if i := slices.IndexFunc(
+			settings.Likely,
+			func(own coach.Likely) bool { return own.Situation == situation.ID },
+		); i >= 0 {
 			each.Own, each.Situation.Likely, each.Seen = true, nil, nil
 			for _, reply := range settings.Likely[i].Replies {
 				each.Situation.Likely = append(each.Situation.Likely, sports.Likely{Reply: reply.Reply, Chance: reply.Chance})
@@ -148,8 +169,16 @@ func (s *Desk) reckonStand(ctx context.Context, _ request.None, body StandAsked)
 		return StandReckoned{}, err
 	}
 	q := anticipate.Question{
-		World: world, Situation: body.Situation, Opponent: body.TheirHand,
-		Power:  footwork.For(world.Court.Sport, footwork.Usual(body.Opponent), body.Opponent, body.TheirHand, student.TwoHanded).Power,
+		World:     world,
+		Situation: body.Situation,
+		Opponent:  body.TheirHand,
+		Power: footwork.For(
+			world.Court.Sport,
+			footwork.Usual(body.Opponent),
+			body.Opponent,
+			body.TheirHand,
+			student.TwoHanded,
+		).Power,
 		Player: footwork.For(world.Court.Sport, footwork.Usual(body.Level), body.Level, body.Hand, student.TwoHanded),
 	}
 	if body.Student != "" {
@@ -186,8 +215,13 @@ func (s *Desk) reckonAngles(ctx context.Context, _ request.None, body AnglesAske
 	var r AnglesReckoned
 	for i, place := range body.Places {
 		k := angles.Strike{
-			World: world, From: flight.Above(place.At, place.High), Pace: body.Pace.Speed(world.Court), Spin: feed.Task{Spin: body.Spin}.SpinOf(world.Court.Sport),
-			Over: body.Over, Inside: body.Inside, Name: place.Name,
+			World:  world,
+			From:   flight.Above(place.At, place.High),
+			Pace:   body.Pace.Speed(world.Court),
+			Spin:   feed.Task{Spin: body.Spin}.SpinOf(world.Court.Sport),
+			Over:   body.Over,
+			Inside: body.Inside,
+			Name:   place.Name,
 		}
 		const behind = 0.05 // of the court: how far behind the baseline the other one waits
 		sector, err := k.Sector(ctx, behind*world.Court.Length/2)

@@ -1,4 +1,5 @@
-// Package desk answers what a coach does at a table: students, drills, games and lessons, the plan of one, and sums asked in between.
+// Package desk answers what a coach does at a table: students, drills, games and lessons, the plan of one, and sums
+// asked in between.
 package desk
 
 import (
@@ -13,6 +14,16 @@ type Desk struct{ *repository.Repository }
 
 // Routes are its lines of the route table.
 func (s *Desk) Routes() []request.Route {
-	return slices.Concat(s.studentRoutes(), s.drillRoutes(), s.lessonRoutes(), s.gameRoutes(), s.settingsRoutes(), s.lengthRoutes(), s.vocabularyRoutes(),
-		s.reckonerRoutes(), s.anticipateRoutes(), s.shorthandRoutes())
+	return slices.Concat(
+		s.studentRoutes(),
+		s.drillRoutes(),
+		s.lessonRoutes(),
+		s.gameRoutes(),
+		s.settingsRoutes(),
+		s.lengthRoutes(),
+		s.vocabularyRoutes(),
+		s.reckonerRoutes(),
+		s.anticipateRoutes(),
+		s.shorthandRoutes(),
+	)
 }

@@ -117,7 +117,11 @@ func (s *Desk) days(ctx context.Context, from, to string) (Diary, error) {
 	if err != nil {
 		return Diary{}, err
 	}
-	diary := Diary{Today: s.Today(), Lessons: []LessonBrief{}, Unreadable: repository.AsUnreadable(repository.StoredLesson, broken)}
+	diary := Diary{
+		Today:      s.Today(),
+		Lessons:    []LessonBrief{},
+		Unreadable: repository.AsUnreadable(repository.StoredLesson, broken),
+	}
 	all := repository.Slots(records)
 	booked, err := s.Booked(ctx, ids...)
 	if err != nil {
@@ -126,7 +130,10 @@ func (s *Desk) days(ctx context.Context, from, to string) (Diary, error) {
 	for i, record := range records {
 		d := record.Document
 		if err := d.Check(); err != nil {
-			diary.Unreadable = append(diary.Unreadable, repository.Unreadable{Kind: repository.StoredLesson, ID: record.ID, Name: d.Title, Why: request.Why(err)})
+			diary.Unreadable = append(
+				diary.Unreadable,
+				repository.Unreadable{Kind: repository.StoredLesson, ID: record.ID, Name: d.Title, Why: request.Why(err)},
+			)
 			continue
 		}
 		at, started := begun[record.ID]
@@ -139,8 +146,17 @@ func (s *Desk) days(ctx context.Context, from, to string) (Diary, error) {
 			clock = &at.Clock
 		}
 		diary.Lessons = append(diary.Lessons, LessonBrief{
-			ID: record.ID, Revision: record.Revision, State: plan.StateOf(started, at.Finished), Title: d.Title, Date: d.Date, Start: d.Start,
-			Minutes: d.Minutes, People: namesOf(inputs[i]), Clashes: clashes, Clock: clock, Glance: schedule.GlanceAt(d, inputs[i]),
+			ID:       record.ID,
+			Revision: record.Revision,
+			State:    plan.StateOf(started, at.Finished),
+			Title:    d.Title,
+			Date:     d.Date,
+			Start:    d.Start,
+			Minutes:  d.Minutes,
+			People:   namesOf(inputs[i]),
+			Clashes:  clashes,
+			Clock:    clock,
+			Glance:   schedule.GlanceAt(d, inputs[i]),
 		})
 	}
 	return diary, nil

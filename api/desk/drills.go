@@ -117,63 +117,142 @@ type Begin struct {
 
 func (s *Desk) drillRoutes() []request.Route {
 	return []request.Route{
-		request.Make("GET", "/api/courts", "listCourts", "The courts and their lines", func(context.Context, request.None, request.None) ([]court.Court, error) {
-			return sports.Courts(), nil
-		}),
-		request.Make("GET", "/api/drills", "searchDrills", "Drills that are looked for, built in and the coach's own, some at a time", s.search),
-		request.Make("GET", "/api/drills/:id", "getDrill", "One drill", func(ctx context.Context, p request.ByID, _ request.None) (repository.Drill, error) {
-			found, err := s.Drill(ctx, p.ID)
-			if err != nil {
-				return repository.Drill{}, err
-			}
-			settings, _, err := s.Store.Settings(ctx)
-			return found.Worked(settings), err
-		}),
-		request.Make("PUT", "/api/drills/:id", "saveDrill", "Add or change a drill", func(ctx context.Context, p request.Keep, body drill.Document) (repository.Drill, error) {
-			if err := repository.RefuseBuiltIn(p.ID); err != nil {
-				return repository.Drill{}, err
-			}
-			record, err := repository.SaveNamed(ctx, s.Repository, s.Store.Drills, p, body, func(d drill.Document) string { return d.Name })
-			return repository.AsDrill(record), err
-		}),
-		request.Make("PUT", "/api/drills/:id/archived", "archiveDrill", "Archive a drill, or bring it back", func(ctx context.Context, p request.ByID, body repository.Archiving) (repository.Drill, error) {
-			if err := repository.RefuseBuiltIn(p.ID); err != nil {
-				return repository.Drill{}, err
-			}
-			record, err := s.Store.Drills.Archive(ctx, p.ID, body.Archived)
-			return repository.AsDrill(record), err
-		}),
-		request.Make("POST", "/api/drills/:id/duplicate", "duplicateDrill", "Make an own version of a drill", func(ctx context.Context, p request.ByID, body Duplicate) (repository.Drill, error) {
-			original, err := s.Drill(ctx, p.ID)
-			if err != nil {
-				return repository.Drill{}, err
-			}
-			record, err := s.Store.Drills.Create(ctx, body.ID, original.Document.Copy())
-			return repository.AsDrill(record), err
-		}),
-		request.Make("POST", "/api/drills/begin", "beginDrill", "A new drill, begun by pressing the court", func(_ context.Context, _ request.None, body Begin) (drill.Document, error) {
-			return library.Begun(body.Court, body.At)
-		}),
-		request.Make("GET", "/api/drills/:id/uses", "listUses", "Lessons from today on that have a drill in them", func(ctx context.Context, p request.ByID, _ request.None) ([]Use, error) {
-			record, err := s.Store.LessonsWith(ctx, p.ID, s.Today())
-			uses := make([]Use, len(record))
-			for i, k := range record {
-				uses[i] = Use{ID: k.ID, Title: k.Document.Title, Date: k.Document.Date, Start: k.Document.Start}
-			}
-			return uses, err
-		}),
+		request.Make(
+			"GET",
+			"/api/courts",
+			"listCourts",
+			"The courts and their lines",
+			func(context.Context, request.None, request.None) ([]court.Court, error) {
+				return sports.Courts(), nil
+			},
+		),
+		request.Make(
+			"GET",
+			"/api/drills",
+			"searchDrills",
+			"Drills that are looked for, built in and the coach's own, some at a time",
+			s.search,
+		),
+		request.Make(
+			"GET",
+			"/api/drills/:id",
+			"getDrill",
+			"One drill",
+			func(ctx context.Context, p request.ByID, _ request.None) (repository.Drill, error) {
+				found, err := s.Drill(ctx, p.ID)
+				if err != nil {
+					return repository.Drill{}, err
+				}
+				settings, _, err := s.Store.Settings(ctx)
+				return found.Worked(settings), err
+			},
+		),
+		request.Make(
+			"PUT",
+			"/api/drills/:id",
+			"saveDrill",
+			"Add or change a drill",
+			func(ctx context.Context, p request.Keep, body drill.Document) (repository.Drill, error) {
+				if err := repository.RefuseBuiltIn(p.ID); err != nil {
+					return repository.Drill{}, err
+				}
+				record, err := repository.SaveNamed(
+					ctx,
+					s.Repository,
+					s.Store.Drills,
+					p,
+					body,
+					func(d drill.Document) string { return d.Name },
+				)
+				return repository.AsDrill(record), err
+			},
+		),
+		request.Make(
+			"PUT",
+			"/api/drills/:id/archived",
+			"archiveDrill",
+			"Archive a drill, or bring it back",
+			func(ctx context.Context, p request.ByID, body repository.Archiving) (repository.Drill, error) {
+				if err := repository.RefuseBuiltIn(p.ID); err != nil {
+					return repository.Drill{}, err
+				}
+				record, err := s.Store.Drills.Archive(ctx, p.ID, body.Archived)
+				return repository.AsDrill(record), err
+			},
+		),
+		request.Make(
+			"POST",
+			"/api/drills/:id/duplicate",
+			"duplicateDrill",
+			"Make an own version of a drill",
+			func(ctx context.Context, p request.ByID, body Duplicate) (repository.Drill, error) {
+				original, err := s.Drill(ctx, p.ID)
+				if err != nil {
+					return repository.Drill{}, err
+				}
+				record, err := s.Store.Drills.Create(ctx, body.ID, original.Document.Copy())
+				return repository.AsDrill(record), err
+			},
+		),
+		request.Make(
+			"POST",
+			"/api/drills/begin",
+			"beginDrill",
+			"A new drill, begun by pressing the court",
+			func(_ context.Context, _ request.None, body Begin) (drill.Document, error) {
+				return library.Begun(body.Court, body.At)
+			},
+		),
+		request.Make(
+			"GET",
+			"/api/drills/:id/uses",
+			"listUses",
+			"Lessons from today on that have a drill in them",
+			func(ctx context.Context, p request.ByID, _ request.None) ([]Use, error) {
+				record, err := s.Store.LessonsWith(ctx, p.ID, s.Today())
+				uses := make([]Use, len(record))
+				for i, k := range record {
+					uses[i] = Use{ID: k.ID, Title: k.Document.Title, Date: k.Document.Date, Start: k.Document.Start}
+				}
+				return uses, err
+			},
+		),
 		request.Make("GET", "/api/courts/:id/regions", "listRegions", "The schemes of depth regions of a court", s.regions),
-		request.Make("POST", "/api/drills/transfer", "transferDrill", "Carry a drill over to another court without saving it", s.transferDrill),
-		request.Make("POST", "/api/drills/moved", "movePlace", "Read off a place that is being dragged", func(ctx context.Context, _ request.None, body Dragged) (report.Moved, error) {
-			settings, _, err := s.Store.Settings(ctx)
-			if err != nil {
-				return report.Moved{}, err
-			}
-			return report.AfterMove(body.Document, body.Move, body.Hand, settings)
-		}),
+		request.Make(
+			"POST",
+			"/api/drills/transfer",
+			"transferDrill",
+			"Carry a drill over to another court without saving it",
+			s.transferDrill,
+		),
+		request.Make(
+			"POST",
+			"/api/drills/moved",
+			"movePlace",
+			"Read off a place that is being dragged",
+			func(ctx context.Context, _ request.None, body Dragged) (report.Moved, error) {
+				settings, _, err := s.Store.Settings(ctx)
+				if err != nil {
+					return report.Moved{}, err
+				}
+				return report.AfterMove(body.Document, body.Move, body.Hand, settings)
+			},
+		),
 		request.Make("POST", "/api/drills/preview", "previewDrill", "Work a drill out without saving it", s.previewDrill),
-		request.Make("POST", "/api/drills/versions", "listVersions", "Every version of a drill, from the easiest to the hardest, worked out without saving it", s.versions),
-		request.Make("POST", "/api/drills/adapt", "adaptDrill", "Adapt a drill's goal or target to somebody without saving it", s.adaptDrill),
+		request.Make(
+			"POST",
+			"/api/drills/versions",
+			"listVersions",
+			"Every version of a drill, from the easiest to the hardest, worked out without saving it",
+			s.versions,
+		),
+		request.Make(
+			"POST",
+			"/api/drills/adapt",
+			"adaptDrill",
+			"Adapt a drill's goal or target to somebody without saving it",
+			s.adaptDrill,
+		),
 	}
 }
 
@@ -217,7 +296,11 @@ func (s *Desk) previewDrill(ctx context.Context, _ request.None, body DrillPrevi
 
 // evidenceFor is the player that a drill is tried on, and what is known of them, in the order of the measures of the
 // drill as it is tried.
-func (s *Desk) evidenceFor(ctx context.Context, body Tried, d drill.Document) (footwork.Player, []playerfit.Evidence, error) {
+func (s *Desk) evidenceFor(
+	ctx context.Context,
+	body Tried,
+	d drill.Document,
+) (footwork.Player, []playerfit.Evidence, error) {
 	if body.Student != "" {
 		record, err := s.Store.Students.Get(ctx, body.Student)
 		if err != nil {

@@ -60,7 +60,14 @@ func (s *Desk) asGame(ctx context.Context, k store.Record[game.Document], err er
 
 // gameOf adds the rules in words, how long the game is, and its court.
 func gameOf(ctx context.Context, k store.Record[game.Document], builtIn bool, settings coach.Settings) Game {
-	g := Game{ID: k.ID, Revision: k.Revision, Archived: k.Archived, BuiltIn: builtIn, Document: k.Document, Sentences: k.Document.Rules.Sentences()}
+	g := Game{
+		ID:        k.ID,
+		Revision:  k.Revision,
+		Archived:  k.Archived,
+		BuiltIn:   builtIn,
+		Document:  k.Document,
+		Sentences: k.Document.Rules.Sentences(),
+	}
 	if tempo := sports.Of(k.Document.Sport).Tempo; builtIn || k.Document.Check() == nil {
 		if f, err := k.Document.Rules.WithMinutes(ctx, game.Even(), tempo); err == nil {
 			length := lengthOf(f, tempo)
@@ -131,36 +138,85 @@ const shownRallies = 60
 func (s *Desk) gameRoutes() []request.Route {
 	return []request.Route{
 		request.Make("GET", "/api/games", "listGames", "Games, the coach's own and the ready ones", s.games),
-		request.Make("GET", "/api/games/:id", "getGame", "One game", func(ctx context.Context, p request.ByID, _ request.None) (Game, error) { return s.game(ctx, p.ID) }),
-		request.Make("PUT", "/api/games/:id", "saveGame", "Add or change a game", func(ctx context.Context, p request.Keep, body game.Document) (Game, error) {
-			if err := refuseReady(p.ID); err != nil {
-				return Game{}, err
-			}
-			record, err := repository.SaveNamed(ctx, s.Repository, s.Store.Games, p, body, func(d game.Document) string { return d.Name })
-			return s.asGame(ctx, record, err)
-		}),
-		request.Make("PUT", "/api/games/:id/archived", "archiveGame", "Archive a game, or bring it back", func(ctx context.Context, p request.ByID, body repository.Archiving) (Game, error) {
-			if err := refuseReady(p.ID); err != nil {
-				return Game{}, err
-			}
-			record, err := s.Store.Games.Archive(ctx, p.ID, body.Archived)
-			return s.asGame(ctx, record, err)
-		}),
-		request.Make("POST", "/api/games/:id/duplicate", "duplicateGame", "Make an own version of a game", func(ctx context.Context, p request.ByID, body Duplicate) (Game, error) {
-			original, err := s.game(ctx, p.ID)
-			if err != nil {
-				return Game{}, err
-			}
-			record, err := s.Store.Games.Create(ctx, body.ID, original.Document.Copy())
-			return s.asGame(ctx, record, err)
-		}),
-		request.Make("POST", "/api/games/begin", "beginGame", "A new game, which is not saved yet", func(_ context.Context, _ request.None, body NewGame) (game.Document, error) {
-			return library.NewGame(body.Court)
-		}),
-		request.Make("POST", "/api/games/version", "versionGame", "A version of a game, as it is played in a lesson", func(_ context.Context, _ request.None, body device.VersionAsked) (game.Document, error) {
-			return body.Document.InLesson(body.Version, body.Court)
-		}),
-		request.Make("POST", "/api/games/handicap", "handicapGame", "A fair score of a game for two, from what they have won against each other", s.handicap),
+		request.Make(
+			"GET",
+			"/api/games/:id",
+			"getGame",
+			"One game",
+			func(ctx context.Context, p request.ByID, _ request.None) (Game, error) { return s.game(ctx, p.ID) },
+		),
+		request.Make(
+			"PUT",
+			"/api/games/:id",
+			"saveGame",
+			"Add or change a game",
+			func(ctx context.Context, p request.Keep, body game.Document) (Game, error) {
+				if err := refuseReady(p.ID); err != nil {
+					return Game{}, err
+				}
+				record, err := repository.SaveNamed(
+					ctx,
+					s.Repository,
+					s.Store.Games,
+					p,
+					body,
+					func(d game.Document) string { return d.Name },
+				)
+				return s.asGame(ctx, record, err)
+			},
+		),
+		request.Make(
+			"PUT",
+			"/api/games/:id/archived",
+			"archiveGame",
+			"Archive a game, or bring it back",
+			func(ctx context.Context, p request.ByID, body repository.Archiving) (Game, error) {
+				if err := refuseReady(p.ID); err != nil {
+					return Game{}, err
+				}
+				record, err := s.Store.Games.Archive(ctx, p.ID, body.Archived)
+				return s.asGame(ctx, record, err)
+			},
+		),
+		request.Make(
+			"POST",
+			"/api/games/:id/duplicate",
+			"duplicateGame",
+			"Make an own version of a game",
+			func(ctx context.Context, p request.ByID, body Duplicate) (Game, error) {
+				original, err := s.game(ctx, p.ID)
+				if err != nil {
+					return Game{}, err
+				}
+				record, err := s.Store.Games.Create(ctx, body.ID, original.Document.Copy())
+				return s.asGame(ctx, record, err)
+			},
+		),
+		request.Make(
+			"POST",
+			"/api/games/begin",
+			"beginGame",
+			"A new game, which is not saved yet",
+			func(_ context.Context, _ request.None, body NewGame) (game.Document, error) {
+				return library.NewGame(body.Court)
+			},
+		),
+		request.Make(
+			"POST",
+			"/api/games/version",
+			"versionGame",
+			"A version of a game, as it is played in a lesson",
+			func(_ context.Context, _ request.None, body device.VersionAsked) (game.Document, error) {
+				return body.Document.InLesson(body.Version, body.Court)
+			},
+		),
+		request.Make(
+			"POST",
+			"/api/games/handicap",
+			"handicapGame",
+			"A fair score of a game for two, from what they have won against each other",
+			s.handicap,
+		),
 		request.Make("POST", "/api/games/preview", "previewGame", "Work a game out without saving it", s.previewGame),
 	}
 }
@@ -173,7 +229,8 @@ type HandicapAsked struct {
 	Rallies  int           `json:"rallies" minimum:"1" maximum:"150"`
 }
 
-// handicap rests on the points that two have won against each other, alone or with partners, and at first on what the ranking thinks.
+// handicap rests on the points that two have won against each other, alone or with partners, and at first on what the
+// ranking thinks.
 func (s *Desk) handicap(ctx context.Context, _ request.None, body HandicapAsked) (game.Handicap, error) {
 	if body.Near == body.Far {
 		return game.Handicap{}, invalid.Fields{{Path: "far", Message: "choose two different students"}}

@@ -22,17 +22,23 @@ type Length struct {
 
 func (s *Desk) lengthRoutes() []request.Route {
 	return []request.Route{
-		request.Make("POST", "/api/lengths", "readLength", "Read a length in words, or write one", func(ctx context.Context, _ request.None, body LengthAsked) (Length, error) {
-			settings, _, err := s.Store.Settings(ctx)
-			if err != nil {
-				return Length{}, err
-			}
-			if body.Text != "" {
-				if body.Metres, err = units.Read(body.Text, settings.Step); err != nil {
-					return Length{}, invalid.Fields{{Path: "text", Message: err.Error()}}
+		request.Make(
+			"POST",
+			"/api/lengths",
+			"readLength",
+			"Read a length in words, or write one",
+			func(ctx context.Context, _ request.None, body LengthAsked) (Length, error) {
+				settings, _, err := s.Store.Settings(ctx)
+				if err != nil {
+					return Length{}, err
 				}
-			}
-			return Length{Metres: body.Metres, Text: settings.Units.Write(body.Metres)}, nil
-		}),
+				if body.Text != "" {
+					if body.Metres, err = units.Read(body.Text, settings.Step); err != nil {
+						return Length{}, invalid.Fields{{Path: "text", Message: err.Error()}}
+					}
+				}
+				return Length{Metres: body.Metres, Text: settings.Units.Write(body.Metres)}, nil
+			},
+		),
 	}
 }

@@ -79,7 +79,9 @@ func (s *Desk) search(ctx context.Context, p sought, _ request.None) (Found, err
 		return Found{}, err
 	}
 	if p.Limit < 0 || p.Limit > mostAtOnce || p.Offset < 0 {
-		return Found{}, invalid.Fields{{Path: "limit", Message: fmt.Sprintf("at most %d drills at once, from the first one on", mostAtOnce)}}
+		return Found{}, invalid.Fields{
+			{Path: "limit", Message: fmt.Sprintf("at most %d drills at once, from the first one on", mostAtOnce)},
+		}
 	}
 	all, err := s.Index(ctx)
 	if err != nil {
@@ -89,7 +91,17 @@ func (s *Desk) search(ctx context.Context, p sought, _ request.None) (Found, err
 	if err != nil {
 		return Found{}, err
 	}
-	query := catalogue.Query{Text: p.Text, Sport: p.Sport, Stroke: p.Stroke, Trains: p.Trains, Level: p.Level, Players: p.Players, Minutes: p.Minutes, Equipment: p.Equipment, Archived: p.Archived}
+	query := catalogue.Query{
+		Text:      p.Text,
+		Sport:     p.Sport,
+		Stroke:    p.Stroke,
+		Trains:    p.Trains,
+		Level:     p.Level,
+		Players:   p.Players,
+		Minutes:   p.Minutes,
+		Equipment: p.Equipment,
+		Archived:  p.Archived,
+	}
 	if p.Collection != "" {
 		i := slices.IndexFunc(settings.Collections, func(c coach.Collection) bool { return c.Name == p.Collection })
 		if i < 0 {
@@ -99,7 +111,11 @@ func (s *Desk) search(ctx context.Context, p sought, _ request.None) (Found, err
 	}
 	known := catalogue.Known{Sport: p.First}
 	now := s.Now()
-	if known.Used, err = s.Store.DrillsUsed(ctx, now.Add(-lately).Format(time.DateOnly), now.Format(time.DateOnly)); err != nil {
+	if known.Used, err = s.Store.DrillsUsed(
+		ctx,
+		now.Add(-lately).Format(time.DateOnly),
+		now.Format(time.DateOnly),
+	); err != nil {
 		return Found{}, err
 	}
 	people, err := s.learners(ctx, p.Students)
@@ -113,8 +129,20 @@ func (s *Desk) search(ctx context.Context, p sought, _ request.None) (Found, err
 	limit := cmp.Or(p.Limit, 24)
 	for _, e := range list[min(p.Offset, len(list)):min(p.Offset+limit, len(list))] {
 		card := DrillCard{
-			Drill:   repository.Drill{ID: e.ID, BuiltIn: e.BuiltIn, Archived: e.Archived, Revision: e.Revision, Document: e.Document}.Worked(settings),
-			Minutes: e.Minutes, Players: e.Document.Starts(), Used: known.Used[e.ID], Serves: catalogue.ServedBy(e.Document, people), Versions: e.Document.VersionNames(),
+			Drill: repository.Drill{
+				ID:       e.ID,
+				BuiltIn:  e.BuiltIn,
+				Archived: e.Archived,
+				Revision: e.Revision,
+				Document: e.Document,
+			}.Worked(
+				settings,
+			),
+			Minutes:  e.Minutes,
+			Players:  e.Document.Starts(),
+			Used:     known.Used[e.ID],
+			Serves:   catalogue.ServedBy(e.Document, people),
+			Versions: e.Document.VersionNames(),
 		}
 		found.Drills = append(found.Drills, card)
 	}

@@ -189,7 +189,13 @@ func (s *Desk) propose(ctx context.Context, _ request.None, body VariantAsked) (
 	i := slices.IndexFunc(body.Document.Blocks, func(b lesson.Block) bool { return b.ID == body.Block })
 	if i >= 0 {
 		block := body.Document.Blocks[i]
-		if evidence, err = s.Evidence(ctx, body.Student, record.Document.Level, block.Drill, in.Drills[block.Plays()]); err != nil {
+		if evidence, err = s.Evidence(
+			ctx,
+			body.Student,
+			record.Document.Level,
+			block.Drill,
+			in.Drills[block.Plays()],
+		); err != nil {
 			return lesson.Variant{}, err
 		}
 	}
@@ -252,9 +258,15 @@ func (s *Desk) sheet(ctx context.Context, p request.ByID, _ request.None) (Sheet
 		return Sheet{}, err
 	}
 	cues := runsheet.Cues(record.Document, scheduled.Plan.Timetable, in)
-	sheet := Sheet{Lesson: scheduled, Content: runsheet.ContentOf(record.Document, scheduled.Plan, cues), Drills: []DrillOnSheet{}, Games: []GameOnSheet{}}
+	sheet := Sheet{
+		Lesson:  scheduled,
+		Content: runsheet.ContentOf(record.Document, scheduled.Plan, cues),
+		Drills:  []DrillOnSheet{},
+		Games:   []GameOnSheet{},
+	}
 	for _, block := range record.Document.Blocks {
-		if played, known := in.Games[block.Plays()]; known && block.Game != "" && !slices.ContainsFunc(sheet.Games, func(g GameOnSheet) bool { return g.ID == block.Plays() }) {
+		if played, known := in.Games[block.Plays()]; known && block.Game != "" &&
+			!slices.ContainsFunc(sheet.Games, func(g GameOnSheet) bool { return g.ID == block.Plays() }) {
 			if on, err := report.OfGame(played, in.Settings); err == nil {
 				sheet.Games = append(sheet.Games, GameOnSheet{ID: block.Plays(), Name: block.Title, OnCourt: on})
 			}
@@ -293,7 +305,12 @@ func (s *Desk) Paper(c *echo.Context) error {
 	if err := paper.Write(&pdf, content, size); err != nil {
 		return err
 	}
-	name := fmt.Sprintf("%s %s %s.pdf", sheet.Lesson.Document.Date, strings.ReplaceAll(sheet.Lesson.Document.Start, ":", ""), size)
+	name := fmt.Sprintf(
+		"%s %s %s.pdf",
+		sheet.Lesson.Document.Date,
+		strings.ReplaceAll(sheet.Lesson.Document.Start, ":", ""),
+		size,
+	)
 	c.Response().Header().Set("Content-Disposition", fmt.Sprintf("inline; filename=%q", name))
 	c.Response().Header().Set("Cache-Control", "no-store")
 	return c.Blob(http.StatusOK, request.PDF, pdf.Bytes())
@@ -321,11 +338,20 @@ func (s *Desk) next(ctx context.Context, p request.ByID, _ request.None) (lesson
 	}
 	shape, ok := template.Suiting(len(in.People), was.Minutes, in.Court(was).Sport)
 	if !ok {
-		return lesson.Document{}, request.Refusal(http.StatusConflict, "There is no shape of a lesson for so many students: copy this lesson instead.")
+		return lesson.Document{}, request.Refusal(
+			http.StatusConflict,
+			"There is no shape of a lesson for so many students: copy this lesson instead.",
+		)
 	}
 	next := lesson.Document{
-		FormatVersion: lesson.FormatVersion, Title: was.Title, Date: day.AddDate(0, 0, 7).Format(time.DateOnly), Start: was.Start, Minutes: was.Minutes,
-		Space: was.Space, Students: lesson.IDs(in.People), Blocks: []lesson.Block{},
+		FormatVersion: lesson.FormatVersion,
+		Title:         was.Title,
+		Date:          day.AddDate(0, 0, 7).Format(time.DateOnly),
+		Start:         was.Start,
+		Minutes:       was.Minutes,
+		Space:         was.Space,
+		Students:      lesson.IDs(in.People),
+		Blocks:        []lesson.Block{},
 	}
 	filled, err := s.fill(ctx, request.None{}, LessonFillAsked{Document: next, Template: shape.Name})
 	return filled.Document, err

@@ -85,7 +85,14 @@ func (s *Desk) reckonerRoutes() []request.Route {
 }
 
 func reckonGoal(ctx context.Context, _ request.None, body GoalAsked) (GoalReckoned, error) {
-	q := odds.Question{Goal: body.Goal, Unit: body.Unit, Rate: body.Rate, Partner: body.Partner, Clock: body.Clock, Seconds: 60 * body.Minutes}
+	q := odds.Question{
+		Goal:    body.Goal,
+		Unit:    body.Unit,
+		Rate:    body.Rate,
+		Partner: body.Partner,
+		Clock:   body.Clock,
+		Seconds: 60 * body.Minutes,
+	}
 	r := GoalReckoned{Slider: body.Goal.Slider()}
 	var err error
 	if body.Length > 0 {
@@ -132,7 +139,15 @@ func (s *Desk) reckonTarget(ctx context.Context, _ request.None, body TargetAske
 	if r.PlayerFit, err = playerfit.For(ctx, r.Document, simulation, evidence, 1, settings); err != nil {
 		return r, err
 	}
-	if _, r.Aim, err = playerfit.Adapt(ctx, r.Document, playerfit.AdaptRequest{Errors: body.Errors}, evidence, player, 1, settings); err != nil {
+	if _, r.Aim, err = playerfit.Adapt(
+		ctx,
+		r.Document,
+		playerfit.AdaptRequest{Errors: body.Errors},
+		evidence,
+		player,
+		1,
+		settings,
+	); err != nil {
 		return r, err
 	}
 	_, r.Size, err = playerfit.Adapt(ctx, r.Document, playerfit.AdaptRequest{Hit: body.Hit}, evidence, player, 1, settings)
@@ -155,7 +170,16 @@ func (s *Desk) reckonRally(ctx context.Context, _ request.None, body RallyAsked)
 	world := sports.World(c, "")
 	world.Air = settings.Flown()
 	return odds.Exchange{
-		World: world, Near: body.Near, Far: body.Far, Height: body.Height, Pace: body.Pace, Volleys: body.Volleys, Rate: body.Rate,
-		Seconds: body.Seconds, Wanted: body.Wanted, Sets: body.Sets, Restart: body.Restart,
+		World:   world,
+		Near:    body.Near,
+		Far:     body.Far,
+		Height:  body.Height,
+		Pace:    body.Pace,
+		Volleys: body.Volleys,
+		Rate:    body.Rate,
+		Seconds: body.Seconds,
+		Wanted:  body.Wanted,
+		Sets:    body.Sets,
+		Restart: body.Restart,
 	}.Answer(ctx)
 }

@@ -19,7 +19,12 @@ type Settings struct {
 func (s Settings) Tag() int64 { return s.Revision }
 
 func asSettings(settings coach.Settings, revision int64) Settings {
-	return Settings{Revision: revision, Settings: settings, Nudge: settings.Units.Nudge(false), NudgeFine: settings.Units.Nudge(true)}
+	return Settings{
+		Revision:  revision,
+		Settings:  settings,
+		Nudge:     settings.Units.Nudge(false),
+		NudgeFine: settings.Units.Nudge(true),
+	}
 }
 
 // keepOne is the parameter of saving something of which there is only one.
@@ -29,20 +34,32 @@ type keepOne struct {
 
 func (s *Desk) settingsRoutes() []request.Route {
 	return []request.Route{
-		request.Make("GET", "/api/settings", "getSettings", "The coach's settings", func(ctx context.Context, _ request.None, _ request.None) (Settings, error) {
-			settings, revision, err := s.Store.Settings(ctx)
-			return asSettings(settings, revision), err
-		}),
-		request.Make("PUT", "/api/settings", "keepSettings", "Change the coach's settings", func(ctx context.Context, p keepOne, body coach.Settings) (Settings, error) {
-			revision, _, err := request.Keep{IfMatch: p.IfMatch}.Revision()
-			if err != nil {
-				return Settings{}, err
-			}
-			if err := body.Check(); err != nil {
-				return Settings{}, err
-			}
-			revision, err = s.Store.UpdateSettings(ctx, revision, body)
-			return asSettings(body, revision), err
-		}),
+		request.Make(
+			"GET",
+			"/api/settings",
+			"getSettings",
+			"The coach's settings",
+			func(ctx context.Context, _ request.None, _ request.None) (Settings, error) {
+				settings, revision, err := s.Store.Settings(ctx)
+				return asSettings(settings, revision), err
+			},
+		),
+		request.Make(
+			"PUT",
+			"/api/settings",
+			"keepSettings",
+			"Change the coach's settings",
+			func(ctx context.Context, p keepOne, body coach.Settings) (Settings, error) {
+				revision, _, err := request.Keep{IfMatch: p.IfMatch}.Revision()
+				if err != nil {
+					return Settings{}, err
+				}
+				if err := body.Check(); err != nil {
+					return Settings{}, err
+				}
+				revision, err = s.Store.UpdateSettings(ctx, revision, body)
+				return asSettings(body, revision), err
+			},
+		),
 	}
 }

@@ -66,8 +66,13 @@ func readGameLine(_ context.Context, _ request.None, body GameLineAsked) (r Game
 	return r, err
 }
 
-// applied is a document with a line read into it, what was understood of each word, and what is wrong in a sentence: then there is none.
-func applied[D interface{ Check() error }](d D, line string, read func(D, string) (D, []shorthand.Word, error)) (*D, []shorthand.Word, string, error) {
+// applied is a document with a line read into it, what was understood of each word, and what is wrong in a sentence:
+// then there is none.
+func applied[D interface{ Check() error }](
+	d D,
+	line string,
+	read func(D, string) (D, []shorthand.Word, error),
+) (*D, []shorthand.Word, string, error) {
 	d, words, err := read(d, line)
 	if err == nil {
 		err = d.Check()

@@ -83,7 +83,12 @@ func wordsOfSports() []SportWords {
 	var list []SportWords
 	for _, of := range sports.All() {
 		list = append(list, SportWords{
-			Sport: of.Name, Levels: student.LevelsFor(of.Name), Strokes: of.Strokes, Spins: of.Spins, Replies: feed.ReplyWordsOf(of.Name), Ladders: of.Ladders(),
+			Sport:   of.Name,
+			Levels:  student.LevelsFor(of.Name),
+			Strokes: of.Strokes,
+			Spins:   of.Spins,
+			Replies: feed.ReplyWordsOf(of.Name),
+			Ladders: of.Ladders(),
 		})
 	}
 	return list
@@ -91,18 +96,50 @@ func wordsOfSports() []SportWords {
 
 func (s *Desk) vocabularyRoutes() []request.Route {
 	return []request.Route{
-		request.Make("GET", "/api/vocabulary", "listVocabulary", "What a coach can choose from", func(context.Context, request.None, request.None) (Vocabulary, error) {
-			return Vocabulary{
-				Kinds: choices[feed.Kind](), Methods: choices[feed.Method](), Paces: choices[sports.Pace](),
-				Moments: choices[feed.Moment](), Orders: choices[feed.Order](), Endings: choices[feed.Ending](),
-				Nexts: choices[feed.Next](), Directions: choices[feed.Direction](), Transformations: choices[feed.TransformationKind](), Sports: wordsOfSports(), Bodies: choices[feed.Body](), Cases: choices[feed.Case](), Backs: choices[feed.Back](),
-				Ages: choices[student.AgeBand](), Hands: choices[student.Hand](), TableFields: choices[roster.Field](), Backhands: choices[student.Backhand](), Limits: choices[student.LimitOf](),
-				Units: choices[score.Unit](), Rungs: progress.Ladder(), MeasureOrders: choices[drill.Order](), Who: choices[drill.Who](), Realisms: choices[drill.Realism](), Criteria: choices[drill.CriterionKind](),
-				Parts: soreParts(), Sides: choices[student.Side](), Strains: choices[student.Strain](),
-				Goals: score.Forms(), Hard: choices[score.Hardness](),
-				Rotations: choices[rotation.Kind](), Counted: choices[rotation.Counted](), Begins: choices[rotation.Begins](), PlayedAs: lesson.AsPlayed(), Steps: choices[lesson.LengthStep](),
-			}, nil
-		}),
+		request.Make(
+			"GET",
+			"/api/vocabulary",
+			"listVocabulary",
+			"What a coach can choose from",
+			func(context.Context, request.None, request.None) (Vocabulary, error) {
+				return Vocabulary{
+					Kinds:           choices[feed.Kind](),
+					Methods:         choices[feed.Method](),
+					Paces:           choices[sports.Pace](),
+					Moments:         choices[feed.Moment](),
+					Orders:          choices[feed.Order](),
+					Endings:         choices[feed.Ending](),
+					Nexts:           choices[feed.Next](),
+					Directions:      choices[feed.Direction](),
+					Transformations: choices[feed.TransformationKind](),
+					Sports:          wordsOfSports(),
+					Bodies:          choices[feed.Body](),
+					Cases:           choices[feed.Case](),
+					Backs:           choices[feed.Back](),
+					Ages:            choices[student.AgeBand](),
+					Hands:           choices[student.Hand](),
+					TableFields:     choices[roster.Field](),
+					Backhands:       choices[student.Backhand](),
+					Limits:          choices[student.LimitOf](),
+					Units:           choices[score.Unit](),
+					Rungs:           progress.Ladder(),
+					MeasureOrders:   choices[drill.Order](),
+					Who:             choices[drill.Who](),
+					Realisms:        choices[drill.Realism](),
+					Criteria:        choices[drill.CriterionKind](),
+					Parts:           soreParts(),
+					Sides:           choices[student.Side](),
+					Strains:         choices[student.Strain](),
+					Goals:           score.Forms(),
+					Hard:            choices[score.Hardness](),
+					Rotations:       choices[rotation.Kind](),
+					Counted:         choices[rotation.Counted](),
+					Begins:          choices[rotation.Begins](),
+					PlayedAs:        lesson.AsPlayed(),
+					Steps:           choices[lesson.LengthStep](),
+				}, nil
+			},
+		),
 	}
 }
 

@@ -52,14 +52,20 @@ type PairingAsked struct {
 func (e *Entrance) deviceRoutes() []request.Route {
 	return []request.Route{
 		request.Make("GET", "/api/devices", "listDevices", "Devices that are paired", e.devices).Anew().ForTheCoach(),
-		request.Make("DELETE", "/api/devices/:id", "removeDevice", "Let a device in no longer", func(ctx context.Context, p request.ByID, _ request.None) (request.None, error) {
-			return request.None{}, e.store.RemoveDevice(ctx, p.ID)
-		}).ForTheCoach(),
-		request.Make("POST", "/api/pairing", "openPairing", "Make a code that lets one device in; the one before is void", e.openPairing).ForTheCoach(),
-		request.Make("DELETE", "/api/pairing", "closePairing", "Make the code void", func(context.Context, request.None, request.None) (request.None, error) {
-			e.pairing.Withdraw()
-			return request.None{}, nil
-		}).ForTheCoach(),
+		request.Make("DELETE", "/api/devices/:id", "removeDevice", "Let a device in no longer",
+			func(ctx context.Context, p request.ByID, _ request.None) (request.None, error) {
+				return request.None{}, e.store.RemoveDevice(ctx, p.ID)
+			}).
+			ForTheCoach(),
+		request.Make("POST", "/api/pairing", "openPairing", "Make a code that lets one device in; the one before is "+
+			"void", e.openPairing).
+			ForTheCoach(),
+		request.Make("DELETE", "/api/pairing", "closePairing", "Make the code void",
+			func(context.Context, request.None, request.None) (request.None, error) {
+				e.pairing.Withdraw()
+				return request.None{}, nil
+			}).
+			ForTheCoach(),
 		request.Make("POST", "/api/pairing/device", "pair", "Let this device in, by a code", e.pair).ForAll(),
 	}
 }
@@ -85,9 +91,15 @@ func (e *Entrance) openPairing(ctx context.Context, _ request.None, _ request.No
 	case err != nil:
 		return PairingCode{}, err
 	case e.Network == nil:
-		return PairingCode{}, request.Refusal(http.StatusConflict, "Other devices cannot reach this machine: start Hodometer with --lan.")
+		return PairingCode{}, request.Refusal(
+			http.StatusConflict,
+			"Other devices cannot reach this machine: start Hodometer with --lan.",
+		)
 	case passphrase.Hash == "":
-		return PairingCode{}, request.Refusal(http.StatusConflict, "Set a passphrase first: whoever comes to this machine could let devices in.")
+		return PairingCode{}, request.Refusal(
+			http.StatusConflict,
+			"Set a passphrase first: whoever comes to this machine could let devices in.",
+		)
 	}
 	code := PairingCode{Addresses: []Way{}}
 	code.Code, code.Until = e.pairing.Issue(e.now())
@@ -115,7 +127,9 @@ func (e *Entrance) pair(ctx context.Context, _ request.None, body PairingAsked) 
 	}
 	now := e.now()
 	if !e.pairing.Pair(body.Code, From(ctx), now) {
-		return Status{}, invalid.Fields{{Path: "code", Message: "this code is not valid, or not any more: have a new one made on the coach’s machine"}}
+		return Status{}, invalid.Fields{
+			{Path: "code", Message: "this code is not valid, or not any more: have a new one made on the coach’s machine"},
+		}
 	}
 	id, err := uuid.NewV7()
 	if err != nil {

@@ -1,4 +1,5 @@
-// Package door lets people in: the two ways into the program, sessions, the coach's passphrase, and devices that are paired.
+// Package door lets people in: the two ways into the program, sessions, the coach's passphrase, and devices that are
+// paired.
 package door
 
 import (
@@ -49,7 +50,8 @@ type Entrance struct {
 	now      func() time.Time
 	sessions map[Kind]*scs.SessionManager
 	pairing  access.Pairing
-	tries    map[Kind]*access.Tries // of passphrases and of codes: who tries codes from outside shuts nobody out at the machine
+	// of passphrases and of codes: who tries codes from outside shuts nobody out at the machine
+	tries map[Kind]*access.Tries
 }
 
 // Options are what an entrance is made from.
@@ -91,9 +93,14 @@ func New(o Options) *Entrance {
 	// Browsers keep the cookies of all ports of a machine together.
 	name := "hodometer" + o.Cookie
 	return &Entrance{
-		Network: o.Network, store: o.Store, now: o.Now,
-		sessions: map[Kind]*scs.SessionManager{FromMachine: manager(FromMachine, coachLasts, name, false), FromNetwork: manager(FromNetwork, deviceLasts, "__Host-"+name, true)},
-		tries:    map[Kind]*access.Tries{FromMachine: {}, FromNetwork: {}},
+		Network: o.Network,
+		store:   o.Store,
+		now:     o.Now,
+		sessions: map[Kind]*scs.SessionManager{
+			FromMachine: manager(FromMachine, coachLasts, name, false),
+			FromNetwork: manager(FromNetwork, deviceLasts, "__Host-"+name, true),
+		},
+		tries: map[Kind]*access.Tries{FromMachine: {}, FromNetwork: {}},
 	}
 }
 
@@ -140,7 +147,8 @@ func (e *Entrance) session(ctx context.Context) *scs.SessionManager {
 	return e.sessions[At(ctx)]
 }
 
-// Admit lets in who may use a route: by the table, by what others say of lines that stand in none, as "GET /page"; the rest is for who is in.
+// Admit lets in who may use a route: by the table, by what others say of lines that stand in none, as "GET /page"; the
+// rest is for who is in.
 func (e *Entrance) Admit(table []request.Route, others map[string]request.Right) echo.MiddlewareFunc {
 	rights := maps.Clone(others)
 	for _, r := range table {
@@ -200,7 +208,8 @@ func (e *Entrance) isIn(ctx context.Context) (bool, error) {
 	if !session.Exists(ctx, sinceKey) {
 		return false, nil
 	}
-	if now.Sub(since) >= lasts || now.Sub(seen) >= idle || At(ctx) == FromMachine && session.GetInt64(ctx, numberKey) != passphrase.Number {
+	if now.Sub(since) >= lasts || now.Sub(seen) >= idle ||
+		At(ctx) == FromMachine && session.GetInt64(ctx, numberKey) != passphrase.Number {
 		return false, session.Destroy(ctx)
 	}
 	id := session.GetString(ctx, deviceKey)

@@ -46,12 +46,17 @@ func (e *Entrance) Routes() []request.Route { return append(e.entryRoutes(), e.d
 
 func (e *Entrance) entryRoutes() []request.Route {
 	return []request.Route{
-		request.Make("GET", "/api/door", "getDoor", "Whether one is let in, and what is missing", func(ctx context.Context, _ request.None, _ request.None) (Status, error) {
-			return e.doorState(ctx)
-		}).Anew().ForAll(),
+		request.Make("GET", "/api/door", "getDoor", "Whether one is let in, and what is missing",
+			func(ctx context.Context, _ request.None, _ request.None) (Status, error) {
+				return e.doorState(ctx)
+			}).
+			Anew().
+			ForAll(),
 		request.Make("POST", "/api/entry", "enter", "Let the coach in at their own machine", e.enter).ForAll(),
 		request.Make("DELETE", "/api/entry", "leave", "End this session; a device is paired no longer", e.leave),
-		request.Make("PUT", "/api/passphrase", "setPassphrase", "Set, change or take away the coach’s passphrase; all other sessions at this machine end", e.setPassphrase).ForTheCoach(),
+		request.Make("PUT", "/api/passphrase", "setPassphrase", "Set, change or take away the coach’s passphrase; all "+
+			"other sessions at this machine end", e.setPassphrase).
+			ForTheCoach(),
 	}
 }
 

@@ -35,43 +35,76 @@ type TakenBack struct {
 
 func (s *Exchange) arrivalRoutes() []request.Route {
 	return []request.Route{
-		request.Make("POST", "/api/tables", "readTable", "Read a table from a spreadsheet's file, or from pasted cells", func(_ context.Context, _ request.None, body request.File) (sheets.Table, error) {
-			table, err := sheets.Read(body)
-			if errors.Is(err, sheets.ErrUnreadable) {
-				return table, request.Refusal(http.StatusUnprocessableEntity, "This table cannot be read.", invalid.Field{Path: "table", Message: err.Error()})
-			}
-			return table, err
-		}),
-		request.Make("POST", "/api/arrivals/students/look", "lookAtStudents", "Read students out of a table, and bring nothing in", func(ctx context.Context, _ request.None, body roster.Asked) (roster.Reading, error) {
+		request.Make(
+			"POST",
+			"/api/tables",
+			"readTable",
+			"Read a table from a spreadsheet's file, or from pasted cells",
+			func(_ context.Context, _ request.None, body request.File) (sheets.Table, error) {
+				table, err := sheets.Read(body)
+				if errors.Is(err, sheets.ErrUnreadable) {
+					return table, request.Refusal(
+						http.StatusUnprocessableEntity,
+						"This table cannot be read.",
+						invalid.Field{Path: "table", Message: err.Error()},
+					)
+				}
+				return table, err
+			},
+		),
+		request.Make("POST", "/api/arrivals/students/look", "lookAtStudents", "Read students out of a table, and bring "+
+			"nothing in", func(ctx context.Context, _ request.None, body roster.Asked) (roster.Reading, error) {
 			reading, _, err := s.readStudents(ctx, body)
 			return reading, err
-		}).ForFiles(),
-		request.Make("PUT", "/api/arrivals/:id/students", "bringInStudents", "Bring the students of a table in: all of them, or none", func(ctx context.Context, p request.ByID, body roster.Asked) (Arrived, error) {
+		}).
+			ForFiles(),
+		request.Make("PUT", "/api/arrivals/:id/students", "bringInStudents", "Bring the students of a table in: all of "+
+			"them, or none", func(ctx context.Context, p request.ByID, body roster.Asked) (Arrived, error) {
 			return s.bringInStudents(ctx, p.ID, body)
-		}).ForFiles(),
-		request.Make("POST", "/api/arrivals/attendance/look", "lookAtAttendance", "Read out of a table who was there, and bring nothing in", func(ctx context.Context, _ request.None, body roster.AttendanceAsked) (roster.AttendanceReading, error) {
+		}).
+			ForFiles(),
+		request.Make("POST", "/api/arrivals/attendance/look", "lookAtAttendance", "Read out of a table who was there, "+
+			"and bring nothing in", func(ctx context.Context, _ request.None,
+			body roster.AttendanceAsked) (roster.AttendanceReading, error) {
 			return s.readAttendance(ctx, body)
-		}).ForFiles(),
-		request.Make("PUT", "/api/arrivals/:id/attendance", "bringInAttendance", "Bring in who was there: all of a table, or nothing", func(ctx context.Context, p request.ByID, body roster.AttendanceAsked) (Arrived, error) {
+		}).
+			ForFiles(),
+		request.Make("PUT", "/api/arrivals/:id/attendance", "bringInAttendance", "Bring in who was there: all of a "+
+			"table, or nothing", func(ctx context.Context, p request.ByID, body roster.AttendanceAsked) (Arrived, error) {
 			return s.bringInAttendance(ctx, p.ID, body)
-		}).ForFiles(),
-		request.Make("GET", "/api/arrivals", "listArrivals", "What came in of late and can be taken back", func(ctx context.Context, _ request.None, _ request.None) ([]Arrived, error) {
-			list, err := s.Store.Arrivals(ctx, s.Now().Add(-arrivalsShown))
-			answers := make([]Arrived, len(list))
-			for i, a := range list {
-				answers[i] = Arrived(a)
-			}
-			return answers, err
-		}),
-		request.Make("DELETE", "/api/arrivals/:id", "takeArrivalBack", "Take back what came in together", func(ctx context.Context, p request.ByID, _ request.None) (TakenBack, error) {
-			stayed, err := s.Store.TakeBack(ctx, p.ID)
-			return TakenBack{Stayed: stayed}, err
-		}),
+		}).
+			ForFiles(),
+		request.Make(
+			"GET",
+			"/api/arrivals",
+			"listArrivals",
+			"What came in of late and can be taken back",
+			func(ctx context.Context, _ request.None, _ request.None) ([]Arrived, error) {
+				list, err := s.Store.Arrivals(ctx, s.Now().Add(-arrivalsShown))
+				answers := make([]Arrived, len(list))
+				for i, a := range list {
+					answers[i] = Arrived(a)
+				}
+				return answers, err
+			},
+		),
+		request.Make(
+			"DELETE",
+			"/api/arrivals/:id",
+			"takeArrivalBack",
+			"Take back what came in together",
+			func(ctx context.Context, p request.ByID, _ request.None) (TakenBack, error) {
+				stayed, err := s.Store.TakeBack(ctx, p.ID)
+				return TakenBack{Stayed: stayed}, err
+			},
+		),
 	}
 }
 
 // knownStudents are all students, also those who are archived.
-func (s *Exchange) knownStudents(ctx context.Context) ([]roster.Known, map[string]store.Record[student.Profile], error) {
+func (s *Exchange) knownStudents(
+	ctx context.Context,
+) ([]roster.Known, map[string]store.Record[student.Profile], error) {
 	records, err := s.Store.Students.List(ctx, true)
 	if err != nil {
 		return nil, nil, err
@@ -83,7 +116,10 @@ func (s *Exchange) knownStudents(ctx context.Context) ([]roster.Known, map[strin
 	return known, byID, nil
 }
 
-func (s *Exchange) readStudents(ctx context.Context, asked roster.Asked) (roster.Reading, map[string]store.Record[student.Profile], error) {
+func (s *Exchange) readStudents(
+	ctx context.Context,
+	asked roster.Asked,
+) (roster.Reading, map[string]store.Record[student.Profile], error) {
 	known, byID, err := s.knownStudents(ctx)
 	if err != nil {
 		return roster.Reading{}, nil, err

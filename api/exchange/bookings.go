@@ -89,7 +89,8 @@ func (s *Exchange) changeBooking(ctx context.Context, p request.ByID, body Booki
 	return request.None{}, s.Store.KeepBooking(ctx, k)
 }
 
-// moveBooked moves a lesson to where its booking is by now, and fits its blocks to another length. Of a booking that was cancelled it archives the lesson.
+// moveBooked moves a lesson to where its booking is by now, and fits its blocks to another length. Of a booking that
+// was cancelled it archives the lesson.
 func (s *Exchange) moveBooked(ctx context.Context, p request.ByID, _ request.None) (plan.Lesson, error) {
 	k, err := s.Store.Booking(ctx, p.ID)
 	if err != nil {
@@ -117,7 +118,11 @@ func (s *Exchange) moveBooked(ctx context.Context, p request.ByID, _ request.Non
 	return s.Lesson(ctx, record)
 }
 
-func (s *Exchange) rebooked(ctx context.Context, record store.Record[lesson.Document], b booking.Booking) (store.Record[lesson.Document], error) {
+func (s *Exchange) rebooked(
+	ctx context.Context,
+	record store.Record[lesson.Document],
+	b booking.Booking,
+) (store.Record[lesson.Document], error) {
 	d := record.Document
 	d.Date, d.Start = b.Date, b.Start
 	if d.Minutes != b.Minutes {

@@ -61,34 +61,86 @@ type fileNamed struct {
 
 func (s *Exchange) calendarRoutes() []request.Route {
 	return []request.Route{
-		request.Make("GET", "/api/bookings", "listBookings", "The bookings from today on, and where they come from", s.bookings),
-		request.Make("PUT", "/api/bookings/:id", "changeBooking", "Say who comes, what it became, or that it is not wanted", s.changeBooking),
-		request.Make("POST", "/api/bookings/:id/move", "moveBookedLesson", "Move the lesson of a booking to where the calendar has it", s.moveBooked),
-		request.Make("POST", "/api/calendars/file", "readCalendarFile", "Read the bookings of an .ics file; the same calendar again changes what it brought", func(ctx context.Context, p fileNamed, body request.File) (CalendarRead, error) {
-			return s.readCalendarFile(ctx, p.Name, body)
-		}),
-		request.Make("POST", "/api/calendars", "connectCalendar", "Read a calendar at an address, now and from time to time", func(ctx context.Context, _ request.None, body CalendarAt) (CalendarRead, error) {
-			return s.connectCalendar(ctx, body.Address)
-		}),
-		request.Make("POST", "/api/calendars/simulated", "simulateClub", "Start a stand-in for a club's calendar, and connect it", s.simulateClub),
-		request.Make("POST", "/api/calendars/:id/read", "readCalendarAgain", "Read a calendar at its address again", func(ctx context.Context, p request.ByID, _ request.None) (CalendarRead, error) {
-			return s.readAgain(ctx, p.ID)
-		}),
-		request.Make("DELETE", "/api/calendars/:id", "leaveCalendar", "Forget a calendar and its bookings; lessons stay", func(ctx context.Context, p request.ByID, _ request.None) (request.None, error) {
-			return request.None{}, s.Store.LeaveCalendar(ctx, p.ID)
-		}),
-		request.Make("GET", "/api/feeds", "listFeeds", "Addresses under which calendar programs read the lessons", func(ctx context.Context, _ request.None, _ request.None) ([]Feed, error) {
-			list, err := s.Store.Feeds(ctx)
-			feeds := make([]Feed, len(list))
-			for i, f := range list {
-				feeds[i] = Feed{ID: f.ID, Name: f.Name, Names: f.Names, At: f.At}
-			}
-			return feeds, err
-		}).ForTheCoach(),
+		request.Make(
+			"GET",
+			"/api/bookings",
+			"listBookings",
+			"The bookings from today on, and where they come from",
+			s.bookings,
+		),
+		request.Make(
+			"PUT",
+			"/api/bookings/:id",
+			"changeBooking",
+			"Say who comes, what it became, or that it is not wanted",
+			s.changeBooking,
+		),
+		request.Make(
+			"POST",
+			"/api/bookings/:id/move",
+			"moveBookedLesson",
+			"Move the lesson of a booking to where the calendar has it",
+			s.moveBooked,
+		),
+		request.Make(
+			"POST",
+			"/api/calendars/file",
+			"readCalendarFile",
+			"Read the bookings of an .ics file; the same calendar again changes what it brought",
+			func(ctx context.Context, p fileNamed, body request.File) (CalendarRead, error) {
+				return s.readCalendarFile(ctx, p.Name, body)
+			},
+		),
+		request.Make(
+			"POST",
+			"/api/calendars",
+			"connectCalendar",
+			"Read a calendar at an address, now and from time to time",
+			func(ctx context.Context, _ request.None, body CalendarAt) (CalendarRead, error) {
+				return s.connectCalendar(ctx, body.Address)
+			},
+		),
+		request.Make(
+			"POST",
+			"/api/calendars/simulated",
+			"simulateClub",
+			"Start a stand-in for a club's calendar, and connect it",
+			s.simulateClub,
+		),
+		request.Make(
+			"POST",
+			"/api/calendars/:id/read",
+			"readCalendarAgain",
+			"Read a calendar at its address again",
+			func(ctx context.Context, p request.ByID, _ request.None) (CalendarRead, error) {
+				return s.readAgain(ctx, p.ID)
+			},
+		),
+		request.Make(
+			"DELETE",
+			"/api/calendars/:id",
+			"leaveCalendar",
+			"Forget a calendar and its bookings; lessons stay",
+			func(ctx context.Context, p request.ByID, _ request.None) (request.None, error) {
+				return request.None{}, s.Store.LeaveCalendar(ctx, p.ID)
+			},
+		),
+		request.Make("GET", "/api/feeds", "listFeeds", "Addresses under which calendar programs read the lessons",
+			func(ctx context.Context, _ request.None, _ request.None) ([]Feed, error) {
+				list, err := s.Store.Feeds(ctx)
+				feeds := make([]Feed, len(list))
+				for i, f := range list {
+					feeds[i] = Feed{ID: f.ID, Name: f.Name, Names: f.Names, At: f.At}
+				}
+				return feeds, err
+			}).
+			ForTheCoach(),
 		request.Make("POST", "/api/feeds", "addFeed", "Make an address for a calendar program", s.addFeed).ForTheCoach(),
-		request.Make("DELETE", "/api/feeds/:id", "revokeFeed", "Take an address back", func(ctx context.Context, p request.ByID, _ request.None) (request.None, error) {
-			return request.None{}, s.Store.RevokeFeed(ctx, p.ID)
-		}).ForTheCoach(),
+		request.Make("DELETE", "/api/feeds/:id", "revokeFeed", "Take an address back",
+			func(ctx context.Context, p request.ByID, _ request.None) (request.None, error) {
+				return request.None{}, s.Store.RevokeFeed(ctx, p.ID)
+			}).
+			ForTheCoach(),
 	}
 }
 
@@ -102,9 +154,16 @@ func (s *Exchange) readCalendar(ctx context.Context, from store.Calendar, text [
 	}
 	known = slices.DeleteFunc(known, func(k roster.Known) bool { return k.Archived })
 	now := s.Now()
-	read, err := calendar.Read(ctx, text, now.AddDate(0, 0, -bookingsBack), now.AddDate(0, 0, bookingsAhead), now.Location(), func(text string) []string {
-		return booking.Named(text, known)
-	})
+	read, err := calendar.Read(
+		ctx,
+		text,
+		now.AddDate(0, 0, -bookingsBack),
+		now.AddDate(0, 0, bookingsAhead),
+		now.Location(),
+		func(text string) []string {
+			return booking.Named(text, known)
+		},
+	)
 	if err != nil {
 		return CalendarRead{}, err
 	}
@@ -129,7 +188,8 @@ func (s *Exchange) readCalendar(ctx context.Context, from store.Calendar, text [
 		answer.Left = []string{}
 	}
 	for _, c := range changes {
-		*map[booking.Kind]*int{booking.New: &answer.New, booking.Changed: &answer.Changed, booking.Cancelled: &answer.Cancelled, booking.Same: &answer.Same}[c.Kind]++
+		*map[booking.Kind]*int{booking.New: &answer.New, booking.Changed: &answer.Changed,
+			booking.Cancelled: &answer.Cancelled, booking.Same: &answer.Same}[c.Kind]++
 	}
 	return answer, nil
 }
@@ -150,11 +210,21 @@ func (s *Exchange) readCalendarFile(ctx context.Context, name string, text []byt
 	if name == "" {
 		name = "Calendar"
 	}
-	return s.readAs(ctx, store.Calendar{Name: name}, func(c store.Calendar) bool { return c.Address == "" && c.Name == name }, text)
+	return s.readAs(
+		ctx,
+		store.Calendar{Name: name},
+		func(c store.Calendar) bool { return c.Address == "" && c.Name == name },
+		text,
+	)
 }
 
 // readAs reads a calendar: the one that is there already, or a new one.
-func (s *Exchange) readAs(ctx context.Context, from store.Calendar, same func(store.Calendar) bool, text []byte) (CalendarRead, error) {
+func (s *Exchange) readAs(
+	ctx context.Context,
+	from store.Calendar,
+	same func(store.Calendar) bool,
+	text []byte,
+) (CalendarRead, error) {
 	all, err := s.Store.Calendars(ctx)
 	if err != nil {
 		return CalendarRead{}, err
@@ -180,14 +250,21 @@ func (s *Exchange) connectCalendar(ctx context.Context, address string) (Calenda
 			return CalendarRead{}, err
 		}
 		if !slices.ContainsFunc(all, func(c store.Calendar) bool { return c.Address == address }) {
-			return CalendarRead{}, invalid.Fields{{Path: "address", Message: "a calendar on the coach’s own machine is connected there"}}
+			return CalendarRead{}, invalid.Fields{
+				{Path: "address", Message: "a calendar on the coach’s own machine is connected there"},
+			}
 		}
 	}
 	text, err := calendar.Fetch(ctx, address)
 	if err != nil {
 		return CalendarRead{}, invalid.Fields{{Path: "address", Message: err.Error()}}
 	}
-	return s.readAs(ctx, store.Calendar{Name: address, Address: address}, func(c store.Calendar) bool { return c.Address == address }, text)
+	return s.readAs(
+		ctx,
+		store.Calendar{Name: address, Address: address},
+		func(c store.Calendar) bool { return c.Address == address },
+		text,
+	)
 }
 
 func (s *Exchange) readAgain(ctx context.Context, id string) (CalendarRead, error) {

@@ -96,7 +96,11 @@ func (s *Exchange) bookOut(c *echo.Context) error {
 }
 
 // collected are the drills of a collection, with its name; without one the coach's own.
-func (s *Exchange) collected(ctx context.Context, settings coach.Settings, collection string) (string, []string, error) {
+func (s *Exchange) collected(
+	ctx context.Context,
+	settings coach.Settings,
+	collection string,
+) (string, []string, error) {
 	for _, each := range settings.Collections {
 		if each.Name == collection {
 			return each.Name, each.Drills, nil

@@ -37,7 +37,12 @@ func (s *Exchange) countingOut(c *echo.Context) error {
 	if err := paper.WriteCounting(&pdf, sheets); err != nil {
 		return err
 	}
-	return request.HandOut(c, fmt.Sprintf("%s %s, counting.pdf", sheets.Date, handover.FileName(sheets.Lesson)), request.PDF, pdf.Bytes())
+	return request.HandOut(
+		c,
+		fmt.Sprintf("%s %s, counting.pdf", sheets.Date, handover.FileName(sheets.Lesson)),
+		request.PDF,
+		pdf.Bytes(),
+	)
 }
 
 // countingSheets are the sheets of a lesson, with the turns that are planned.
@@ -63,7 +68,11 @@ func countingSheets(view underway.Courtside) paper.CountingSheets {
 			title += ": " + counter.Called
 		}
 		sheets.Players[i].Parts = append(sheets.Players[i].Parts, paper.Counted{
-			Title: title, Goal: counter.Goal, Unit: cmp.Or(string(counter.Unit), "ball") + "s", Turns: turns(counter.Block), Turn: counter.Turn,
+			Title: title,
+			Goal:  counter.Goal,
+			Unit:  cmp.Or(string(counter.Unit), "ball") + "s",
+			Turns: turns(counter.Block),
+			Turn:  counter.Turn,
 		})
 	}
 	for _, p := range view.Lesson.People {

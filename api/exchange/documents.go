@@ -82,11 +82,24 @@ type DocumentsCame struct {
 
 func (s *Exchange) documentRoutes() []request.Route {
 	return []request.Route{
-		request.Make("POST", "/api/documents/look", "lookAtDocuments", "Find drills, games, lessons and ladders in a file, and bring nothing in", func(ctx context.Context, _ request.None, body request.File) (DocumentsLooked, error) {
-			return s.lookAt(ctx, body)
-		}),
-		request.Make("GET", "/api/drills/:id/code", "getDrillCode", "A drill as a code that a camera reads, and as a line in words", s.drillCode),
-		request.Make("POST", "/api/documents", "bringInDocuments", "Bring documents in: all of them, or none", s.bringIn).ForFiles(),
+		request.Make(
+			"POST",
+			"/api/documents/look",
+			"lookAtDocuments",
+			"Find drills, games, lessons and ladders in a file, and bring nothing in",
+			func(ctx context.Context, _ request.None, body request.File) (DocumentsLooked, error) {
+				return s.lookAt(ctx, body)
+			},
+		),
+		request.Make(
+			"GET",
+			"/api/drills/:id/code",
+			"getDrillCode",
+			"A drill as a code that a camera reads, and as a line in words",
+			s.drillCode,
+		),
+		request.Make("POST", "/api/documents", "bringInDocuments", "Bring documents in: all of them, or none", s.bringIn).
+			ForFiles(),
 	}
 }
 
@@ -122,7 +135,15 @@ func (s *Exchange) lookAt(ctx context.Context, file []byte) (DocumentsLooked, er
 
 // look reads one document, brings it up where it is of an earlier format, and finds what is here of it.
 func (s *Exchange) look(ctx context.Context, one handover.Opened) (Looked, error) {
-	l := Looked{File: one.File, Kind: one.Piece.Hodometer, ID: one.Piece.ID, Name: one.Piece.Name(), Wrong: []string{}, Needs: []string{}, There: NotThere}
+	l := Looked{
+		File:  one.File,
+		Kind:  one.Piece.Hodometer,
+		ID:    one.Piece.ID,
+		Name:  one.Piece.Name(),
+		Wrong: []string{},
+		Needs: []string{},
+		There: NotThere,
+	}
 	if one.Err != nil {
 		l.Kind, l.Wrong = sharing.Drill, []string{one.Err.Error()}
 		return l, nil
@@ -225,7 +246,10 @@ func (s *Exchange) missing(ctx context.Context, l *Looked, all []Looked) error {
 		ids  []string
 	}{{sharing.Drill, drills}, {sharing.Game, games}} {
 		for _, id := range need.ids {
-			if slices.ContainsFunc(all, func(other Looked) bool { return other.Kind == need.kind && other.ID == id && len(other.Wrong) == 0 }) {
+			if slices.ContainsFunc(
+				all,
+				func(other Looked) bool { return other.Kind == need.kind && other.ID == id && len(other.Wrong) == 0 },
+			) {
 				continue
 			}
 			_, _, err := s.mine(ctx, need.kind, id)

@@ -1,5 +1,5 @@
-// Package exchange answers what comes in from others and goes out to them: tables of students, a club's calendar, documents as files and codes, paper,
-// and what is told to those at home.
+// Package exchange answers what comes in from others and goes out to them: tables of students, a club's calendar,
+// documents as files and codes, paper, and what is told to those at home.
 package exchange
 
 import (

@@ -20,8 +20,8 @@ import (
 	"hodometer/store"
 )
 
-// studentOut hands out what is for one student: page.pdf for them and those at home, certificate.pdf of a milestone, everything.zip with all that is held
-// about them.
+// studentOut hands out what is for one student: page.pdf for them and those at home, certificate.pdf of a milestone,
+// everything.zip with all that is held about them.
 func (s *Exchange) studentOut(c *echo.Context) error {
 	if err := request.CheckID(c.Param("id")); err != nil {
 		return err
@@ -61,17 +61,31 @@ func (s *Exchange) certificateOut(c *echo.Context, id string) error {
 	}
 	stroke, rung := sports.Stroke(c.QueryParam("stroke")), progress.Rung(c.QueryParam("rung"))
 	for _, one := range at.Strokes() {
-		i := slices.IndexFunc(one.Milestones, func(m progress.Milestone) bool { return one.Stroke == stroke && m.Rung == rung })
+		i := slices.IndexFunc(
+			one.Milestones,
+			func(m progress.Milestone) bool { return one.Stroke == stroke && m.Rung == rung },
+		)
 		if i < 0 {
 			continue
 		}
 		day := one.Milestones[i].At.Local().Format(time.DateOnly)
 		var pdf bytes.Buffer
-		certificate := paper.Certificate{Player: record.Document.Name, Stroke: string(stroke), Day: units.Day(day), Stamp: day, Milestone: one.Milestones[i]}
+		certificate := paper.Certificate{
+			Player:    record.Document.Name,
+			Stroke:    string(stroke),
+			Day:       units.Day(day),
+			Stamp:     day,
+			Milestone: one.Milestones[i],
+		}
 		if err := paper.WriteCertificate(&pdf, certificate); err != nil {
 			return err
 		}
-		return request.HandOut(c, handover.FileName(fmt.Sprintf("%s, %s, %s", record.Document.Name, stroke, rung))+".pdf", request.PDF, pdf.Bytes())
+		return request.HandOut(
+			c,
+			handover.FileName(fmt.Sprintf("%s, %s, %s", record.Document.Name, stroke, rung))+".pdf",
+			request.PDF,
+			pdf.Bytes(),
+		)
 	}
 	return echo.ErrNotFound
 }
@@ -98,7 +112,12 @@ func (s *Exchange) familyPageOut(c *echo.Context, id string) error {
 	if err := paper.WriteFamilyPage(&pdf, paper.FamilyPage{Page: page, Span: span}); err != nil {
 		return err
 	}
-	return request.HandOut(c, handover.FileName(fmt.Sprintf("%s, %s to %s", page.Player, from, to))+".pdf", request.PDF, pdf.Bytes())
+	return request.HandOut(
+		c,
+		handover.FileName(fmt.Sprintf("%s, %s to %s", page.Player, from, to))+".pdf",
+		request.PDF,
+		pdf.Bytes(),
+	)
 }
 
 // toldAtHome is what a page for a student and those at home is made from.
@@ -144,7 +163,10 @@ func (s *Exchange) toldAtHome(ctx context.Context, id, from, to string) (family.
 			}
 		}
 		if worked {
-			k.Strokes = append(k.Strokes, family.Worked{Stroke: one.Stroke, Made: made[one.Stroke], Balls: balls[one.Stroke], Advice: one.Advice})
+			k.Strokes = append(
+				k.Strokes,
+				family.Worked{Stroke: one.Stroke, Made: made[one.Stroke], Balls: balls[one.Stroke], Advice: one.Advice},
+			)
 		}
 	}
 	slices.SortStableFunc(k.Strokes, func(a, b family.Worked) int { return b.Balls - a.Balls })

@@ -108,8 +108,14 @@ func (s *Exchange) lessonsOut(c *echo.Context) error {
 	return s.calendarOut(c, records, true, "attachment")
 }
 
-// calendarOut answers with lessons as a calendar; names is whether it says what they are called, who comes and what is planned.
-func (s *Exchange) calendarOut(c *echo.Context, records []store.Record[lesson.Document], names bool, disposition string) error {
+// calendarOut answers with lessons as a calendar; names is whether it says what they are called, who comes and what is
+// planned.
+func (s *Exchange) calendarOut(
+	c *echo.Context,
+	records []store.Record[lesson.Document],
+	names bool,
+	disposition string,
+) error {
 	_, students, err := s.knownStudents(c.Request().Context())
 	if err != nil {
 		return err
@@ -117,7 +123,15 @@ func (s *Exchange) calendarOut(c *echo.Context, records []store.Record[lesson.Do
 	var events []calendar.Event
 	for _, r := range records {
 		d := r.Document
-		e := calendar.Event{ID: r.ID, Sequence: int(r.Revision - 1), Title: "Lesson", Date: d.Date, Start: d.Start, Minutes: d.Minutes, Cancelled: r.Archived}
+		e := calendar.Event{
+			ID:        r.ID,
+			Sequence:  int(r.Revision - 1),
+			Title:     "Lesson",
+			Date:      d.Date,
+			Start:     d.Start,
+			Minutes:   d.Minutes,
+			Cancelled: r.Archived,
+		}
 		if names {
 			e.Title, e.Description = d.Title, described(d, students)
 		}

@@ -21,7 +21,8 @@ import (
 	"hodometer/picture"
 )
 
-// documentOut hands a drill, a game or a lesson out. A lesson goes with the drills and games of the coach's own that it plays, and without its people.
+// documentOut hands a drill, a game or a lesson out. A lesson goes with the drills and games of the coach's own that it
+// plays, and without its people.
 func (s *Exchange) documentOut(c *echo.Context) error {
 	ctx, id := c.Request().Context(), strings.TrimSuffix(c.Param("file"), ".json")
 	kind := sharing.Kind(c.Param("kind"))
@@ -70,7 +71,8 @@ func (s *Exchange) documentOut(c *echo.Context) error {
 	return request.HandOut(c, name+".zip", "application/zip", data)
 }
 
-// laddersOut hands the ladders of a student out, for another coach: the rungs they came to, and where they stand on a stroke that they were never put on one of.
+// laddersOut hands the ladders of a student out, for another coach: the rungs they came to, and where they stand on a
+// stroke that they were never put on one of.
 func (s *Exchange) laddersOut(c *echo.Context, student string) error {
 	ctx := c.Request().Context()
 	record, err := s.Store.Students.Get(ctx, student)
@@ -88,11 +90,17 @@ func (s *Exchange) laddersOut(c *echo.Context, student string) error {
 	}
 	for _, stroke := range at.Strokes() {
 		if !slices.ContainsFunc(l.Reached, func(r progress.Reached) bool { return r.Stroke == stroke.Stroke }) {
-			l.Reached = append(l.Reached, progress.Reached{Stroke: stroke.Stroke, Rung: stroke.Advice.Rung, At: s.Now().UTC().Truncate(time.Millisecond)})
+			l.Reached = append(
+				l.Reached,
+				progress.Reached{Stroke: stroke.Stroke, Rung: stroke.Advice.Rung, At: s.Now().UTC().Truncate(time.Millisecond)},
+			)
 		}
 	}
 	// Those of another sport, from before somebody changed, stay.
-	l.Reached = slices.DeleteFunc(l.Reached, func(r progress.Reached) bool { return !slices.Contains(sports.Of(sport).Ladders(), r.Stroke) })
+	l.Reached = slices.DeleteFunc(
+		l.Reached,
+		func(r progress.Reached) bool { return !slices.Contains(sports.Of(sport).Ladders(), r.Stroke) },
+	)
 	if len(l.Reached) == 0 {
 		return request.Refusal(http.StatusNotFound, "Nothing is known of the ladders of this student yet.")
 	}
@@ -145,13 +153,16 @@ func (p Passed) drawn(settings coach.Settings) (string, report.Report, error) {
 }
 
 // aboutCollections explains a collection to whoever opens it without Hodometer.
-const aboutCollections = `Drills, games and lessons from Hodometer, each a JSON document, and its court as a picture (SVG).
+const aboutCollections = `Drills, games and lessons from Hodometer, each a JSON document, and its court as a picture
+(SVG).
 
-Hodometer brings them in under Drills > Bring in: choose this .zip, or one of its files. What is built into Hodometer is not in here: it is there
+Hodometer brings them in under Drills > Bring in: choose this .zip, or one of its files. What is built into Hodometer
+is not in here: it is there
 already. docs/formats.md, which comes with Hodometer, says what is in each.
 `
 
-// ownOnes are a word about what they are, and the files of those drills and games that are the coach's own; others have the ones that are built in.
+// ownOnes are a word about what they are, and the files of those drills and games that are the coach's own; others have
+// the ones that are built in.
 func (s *Exchange) ownOnes(ctx context.Context, drills, games []string) ([]handover.Packed, error) {
 	own, err := s.Store.Drills.Some(ctx, drills)
 	if err != nil {

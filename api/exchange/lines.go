@@ -42,7 +42,10 @@ func fromLine(text string) (sharing.Piece, bool, error) {
 	}
 	on, err := sports.Court(court.ID(strings.TrimSpace(parts[0])))
 	if err != nil {
-		return sharing.Piece{}, true, fmt.Errorf("this line begins with a court that is not known here: %s", strings.TrimSpace(parts[0]))
+		return sharing.Piece{}, true, fmt.Errorf(
+			"this line begins with a court that is not known here: %s",
+			strings.TrimSpace(parts[0]),
+		)
 	}
 	d, err := library.Begun(on.ID, court.Point{Y: -on.Length / 4})
 	if err != nil {
@@ -57,7 +60,8 @@ func fromLine(text string) (sharing.Piece, bool, error) {
 	return sharing.Piece{Hodometer: sharing.Drill, Document: document}, true, err
 }
 
-// reads says whether a line says all that its drill needs: one with start places of its own for several players does not fit in a line.
+// reads says whether a line says all that its drill needs: one with start places of its own for several players does
+// not fit in a line.
 func reads(line string) bool {
 	piece, _, err := fromLine(line)
 	if err != nil {
@@ -88,7 +92,10 @@ func (s *Exchange) drillCode(ctx context.Context, p request.ByID, _ request.None
 	}
 	rows, err := access.QR(text)
 	if err != nil {
-		return DrillCode{}, request.Refusal(http.StatusUnprocessableEntity, "This drill is too large for a code. Hand it out as a file.")
+		return DrillCode{}, request.Refusal(
+			http.StatusUnprocessableEntity,
+			"This drill is too large for a code. Hand it out as a file.",
+		)
 	}
 	line := lineOf(d.Document)
 	if !reads(line) {

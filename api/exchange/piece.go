@@ -41,7 +41,8 @@ func passedOf(kind sharing.Kind, text []byte) (Passed, error) {
 // kind is what a document is; empty where it is none, or more than one.
 func (p Passed) kind() sharing.Kind {
 	var is []sharing.Kind
-	for kind, there := range map[sharing.Kind]bool{sharing.Drill: p.Drill != nil, sharing.Game: p.Game != nil, sharing.Lesson: p.Lesson != nil, sharing.Ladder: p.Ladder != nil} {
+	for kind, there := range map[sharing.Kind]bool{sharing.Drill: p.Drill != nil, sharing.Game: p.Game != nil,
+		sharing.Lesson: p.Lesson != nil, sharing.Ladder: p.Ladder != nil} {
 		if there {
 			is = append(is, kind)
 		}
@@ -80,7 +81,12 @@ func (p Passed) document() any {
 }
 
 // bodyOf is the body by which a kind of document is saved.
-var bodyOf = map[sharing.Kind]string{sharing.Drill: "saveDrill", sharing.Game: "saveGame", sharing.Lesson: "saveLesson", sharing.Ladder: request.LaddersSchema}
+var bodyOf = map[sharing.Kind]string{
+	sharing.Drill:  "saveDrill",
+	sharing.Game:   "saveGame",
+	sharing.Lesson: "saveLesson",
+	sharing.Ladder: request.LaddersSchema,
+}
 
 // said is what is wrong in sentences, each with where it is.
 func said(err error) []string {

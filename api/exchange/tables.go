@@ -55,7 +55,8 @@ func (s *Exchange) tablesOut(c *echo.Context) error {
 	return echo.ErrNotFound
 }
 
-// spanOf reads the days from which and to which something is handed out, both included: without any, the months before today.
+// spanOf reads the days from which and to which something is handed out, both included: without any, the months before
+// today.
 func (s *Exchange) spanOf(c *echo.Context, months int) (from, to string, err error) {
 	from = cmp.Or(c.QueryParam("from"), s.Now().AddDate(0, -months, 0).Format(time.DateOnly))
 	to = cmp.Or(c.QueryParam("to"), s.Today())

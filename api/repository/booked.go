@@ -31,7 +31,8 @@ func (s *Repository) Booked(ctx context.Context, lessons ...string) (map[string]
 	return list, err
 }
 
-// Moved says what a calendar has that a lesson has not followed yet; nothing where that is the same. It is followed on the page of the calendar.
+// Moved says what a calendar has that a lesson has not followed yet; nothing where that is the same. It is followed on
+// the page of the calendar.
 func Moved(k store.Kept, d lesson.Document) []string {
 	switch {
 	case Apart(k.Booking, d) == "":
@@ -39,7 +40,15 @@ func Moved(k store.Kept, d lesson.Document) []string {
 	case k.Cancelled:
 		return []string{fmt.Sprintf("%s has cancelled it. Archive it under Lessons, Calendar.", k.From)}
 	}
-	return []string{fmt.Sprintf("%s has it on %s, %s, %d min by now. Move it under Lessons, Calendar.", k.From, k.Date, k.Start, k.Minutes)}
+	return []string{
+		fmt.Sprintf(
+			"%s has it on %s, %s, %d min by now. Move it under Lessons, Calendar.",
+			k.From,
+			k.Date,
+			k.Start,
+			k.Minutes,
+		),
+	}
 }
 
 // Slots are when lessons are given.

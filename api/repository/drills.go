@@ -41,7 +41,10 @@ func AsDrill(k store.Record[drill.Document]) Drill {
 // RefuseBuiltIn refuses to change a built-in drill.
 func RefuseBuiltIn(id string) error {
 	if _, builtIn := library.Find(id); builtIn {
-		return request.Refusal(http.StatusForbidden, "A built-in drill stays as it is. Duplicate it and change your own version.")
+		return request.Refusal(
+			http.StatusForbidden,
+			"A built-in drill stays as it is. Duplicate it and change your own version.",
+		)
 	}
 	return nil
 }

@@ -20,7 +20,13 @@ import (
 
 // Evidence is what a student of a level did at the measures of a drill and on others for the same strokes, and where
 // their balls landed: in the order of the measures.
-func (s *Repository) Evidence(ctx context.Context, studentID string, level student.Level, drillID string, d drill.Document) ([]playerfit.Evidence, error) {
+func (s *Repository) Evidence(
+	ctx context.Context,
+	studentID string,
+	level student.Level,
+	drillID string,
+	d drill.Document,
+) ([]playerfit.Evidence, error) {
 	rows, err := s.practice.of(ctx, s.Store, []string{studentID})
 	if err != nil {
 		return nil, err
@@ -59,7 +65,11 @@ func OfLevel(level student.Level, d drill.Document) []playerfit.Evidence {
 }
 
 // rates are what the people of a lesson make of its drills as they play them: by block, then by student.
-func (s *Repository) rates(ctx context.Context, d lesson.Document, in schedule.Inputs) (map[string]map[string]schedule.Rated, error) {
+func (s *Repository) rates(
+	ctx context.Context,
+	d lesson.Document,
+	in schedule.Inputs,
+) (map[string]map[string]schedule.Rated, error) {
 	rates := make(map[string]map[string]schedule.Rated, len(d.Blocks))
 	if len(in.Drills) == 0 {
 		return rates, nil

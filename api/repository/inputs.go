@@ -27,7 +27,8 @@ func (s *Repository) Inputs(ctx context.Context, d lesson.Document) (schedule.In
 	return all[0], nil
 }
 
-// sources are what lessons are scheduled from, as it is kept. Students, drills and games that are gone, or cannot be read, are left out.
+// sources are what lessons are scheduled from, as it is kept. Students, drills and games that are gone, or cannot be
+// read, are left out.
 type sources struct {
 	drills   map[string]drill.Document
 	games    map[string]game.Document
@@ -45,8 +46,8 @@ func (from sources) people(ids []string) []lesson.Person {
 	return list
 }
 
-// sources reads what lessons are scheduled from, with one query for the settings, one for the students, one for the drills and one for
-// the games of them all.
+// sources reads what lessons are scheduled from, with one query for the settings, one for the students, one for the
+// drills and one for the games of them all.
 func (s *Repository) sources(ctx context.Context, lessons ...lesson.Document) (sources, error) {
 	from := sources{drills: map[string]drill.Document{}, games: map[string]game.Document{}}
 	var err error
@@ -131,7 +132,11 @@ func (s *Repository) Clashes(ctx context.Context, id string, d lesson.Document, 
 	if err != nil {
 		return nil, invalid.Fields{{Path: "date", Message: request.Formats["date"]}}
 	}
-	near, _, err := s.Store.LessonsBetween(ctx, day.AddDate(0, 0, -1).Format(time.DateOnly), day.AddDate(0, 0, 1).Format(time.DateOnly))
+	near, _, err := s.Store.LessonsBetween(
+		ctx,
+		day.AddDate(0, 0, -1).Format(time.DateOnly),
+		day.AddDate(0, 0, 1).Format(time.DateOnly),
+	)
 	if err != nil {
 		return nil, err
 	}
@@ -174,7 +179,11 @@ func Planned(ctx context.Context, d lesson.Document, in schedule.Inputs) (plan.P
 }
 
 // schedule schedules a stored lesson.
-func (s *Repository) schedule(ctx context.Context, record store.Record[lesson.Document], in schedule.Inputs) (plan.Lesson, error) {
+func (s *Repository) schedule(
+	ctx context.Context,
+	record store.Record[lesson.Document],
+	in schedule.Inputs,
+) (plan.Lesson, error) {
 	scheduled, err := Planned(ctx, record.Document, in)
 	if err != nil {
 		return plan.Lesson{}, err

@@ -95,9 +95,15 @@ func (s *Repository) Progress(ctx context.Context, id string) (Progress, error) 
 		grown = &band
 	}
 	return Progress{
-		Roll: roll, Grown: grown,
-		Strokes: at.Strokes(), Drills: histories(at.done), InGames: inGames, Faults: progress.Trends(at.ladder), Remarks: at.remarks,
-		Running: footwork.QuicknessOf(at.of, s.Now()), Today: s.Today(),
+		Roll:    roll,
+		Grown:   grown,
+		Strokes: at.Strokes(),
+		Drills:  histories(at.done),
+		InGames: inGames,
+		Faults:  progress.Trends(at.ladder),
+		Remarks: at.remarks,
+		Running: footwork.QuicknessOf(at.of, s.Now()),
+		Today:   s.Today(),
 	}, nil
 }
 
@@ -127,7 +133,8 @@ func (s *Repository) Standing(ctx context.Context, id string) (at Standing, err 
 	return at, err
 }
 
-// Strokes asks for advice on every stroke, with how engaged the student was last; of one that they are spared there is none.
+// Strokes asks for advice on every stroke, with how engaged the student was last; of one that they are spared there is
+// none.
 func (at Standing) Strokes() []progress.OnStroke {
 	engagement := 0
 	for _, remark := range slices.Backward(at.remarks) {
@@ -155,7 +162,13 @@ func (s *Repository) datedRemarks(ctx context.Context, id string) ([]DatedRemark
 		if err != nil {
 			return nil, err
 		}
-		dated[len(remarks)-1-i] = DatedRemark{Lesson: r.Lesson, Date: lesson.Document.Date, Engagement: r.Engagement, Effort: r.Effort, Remark: r.Remark}
+		dated[len(remarks)-1-i] = DatedRemark{
+			Lesson:     r.Lesson,
+			Date:       lesson.Document.Date,
+			Engagement: r.Engagement,
+			Effort:     r.Effort,
+			Remark:     r.Remark,
+		}
 	}
 	return dated, nil
 }
@@ -163,7 +176,15 @@ func (s *Repository) datedRemarks(ctx context.Context, id string) ([]DatedRemark
 // onLadder is what was done, as the ladder looks at it.
 func onLadder(attempts []store.Attempt) (done []progress.Done) {
 	for _, a := range attempts {
-		d := progress.Done{Lesson: a.Lesson, At: a.At, Name: a.Name, Stroke: a.Stroke, Rung: a.Rung, Balls: a.Balls, Faults: map[string]int{}}
+		d := progress.Done{
+			Lesson: a.Lesson,
+			At:     a.At,
+			Name:   a.Name,
+			Stroke: a.Stroke,
+			Rung:   a.Rung,
+			Balls:  a.Balls,
+			Faults: map[string]int{},
+		}
 		if a.Measure.What.OfBalls() {
 			d.Made, d.Missed = a.Made, a.Missed()
 		}
@@ -183,7 +204,8 @@ func (at Standing) placed() (list []progress.Placed) {
 	return list
 }
 
-// transferDays are the days of which drills and games are set against each other: long enough for some games, short enough for one form.
+// transferDays are the days of which drills and games are set against each other: long enough for some games, short
+// enough for one form.
 const transferDays = 120
 
 // inGames sets the strokes that were counted in a student's games against the same strokes in drills.
@@ -235,7 +257,17 @@ func histories(done []store.Attempt) []DrillHistory {
 }
 
 func timeOf(a store.Attempt) DrillTime {
-	return DrillTime{Lesson: a.Lesson, At: a.At, Count: a.Count, Measure: a.Measure.Name, Unit: a.Measure.What, Goal: a.Measure.Goal(), Realism: a.Measure.Realism, Detail: a.Measure.Constraint, Standing: a.Standing}
+	return DrillTime{
+		Lesson:   a.Lesson,
+		At:       a.At,
+		Count:    a.Count,
+		Measure:  a.Measure.Name,
+		Unit:     a.Measure.What,
+		Goal:     a.Measure.Goal(),
+		Realism:  a.Measure.Realism,
+		Detail:   a.Measure.Constraint,
+		Standing: a.Standing,
+	}
 }
 
 // Remark is how a student's lesson was.

@@ -1,5 +1,6 @@
-// Package repository reads what is stored as core needs it – a lesson with its people and their rates, a student's way, a drill as one player plays it
-// – and saves what came in. All rooms of the desk, of courtside and of the exchange stand on it.
+// Package repository reads what is stored as core needs it – a lesson with its people and their rates, a student's way,
+// a drill as one player plays it – and saves what came in. All rooms of the desk, of courtside and of the exchange
+// stand on it.
 package repository
 
 import (

@@ -15,7 +15,14 @@ import (
 const longestTitle = 80
 
 // SaveNamed saves what blocks play; see retitled.
-func SaveNamed[T Checked](ctx context.Context, s *Repository, c store.Collection[T], p request.Keep, body T, name func(T) string) (store.Record[T], error) {
+func SaveNamed[T Checked](
+	ctx context.Context,
+	s *Repository,
+	c store.Collection[T],
+	p request.Keep,
+	body T,
+	name func(T) string,
+) (store.Record[T], error) {
 	before, known := c.Get(ctx, p.ID)
 	record, err := Save(ctx, c, p, body)
 	if err == nil && known == nil {
@@ -24,8 +31,8 @@ func SaveNamed[T Checked](ctx context.Context, s *Repository, c store.Collection
 	return record, err
 }
 
-// retitled has the blocks that play a drill or a game, in lessons from today on, be called like it once it has another name. What a coach called
-// otherwise stays.
+// retitled has the blocks that play a drill or a game, in lessons from today on, be called like it once it has another
+// name. What a coach called otherwise stays.
 func (s *Repository) retitled(ctx context.Context, id, was, now string) error {
 	if was == now {
 		return nil
@@ -47,7 +54,13 @@ func (s *Repository) retitled(ctx context.Context, id, was, now string) error {
 		}
 		r.Document.Blocks = blocks
 		// Somebody who changes the lesson at this moment has it called as they see it.
-		if _, err := s.Store.Lessons.Replace(ctx, r.ID, r.Revision, r.Document); err != nil && !errors.Is(err, store.ErrStale) {
+		if _, err := s.Store.Lessons.Replace(
+			ctx,
+			r.ID,
+			r.Revision,
+			r.Document,
+		); err != nil &&
+			!errors.Is(err, store.ErrStale) {
 			return err
 		}
 	}

@@ -18,7 +18,12 @@ type Archiving struct {
 type Checked interface{ Check() error }
 
 // Save keeps a checked document, new or over the revision it builds on.
-func Save[T Checked](ctx context.Context, collection store.Collection[T], p request.Keep, document T) (store.Record[T], error) {
+func Save[T Checked](
+	ctx context.Context,
+	collection store.Collection[T],
+	p request.Keep,
+	document T,
+) (store.Record[T], error) {
 	revision, isNew, err := p.Revision()
 	if err != nil {
 		return store.Record[T]{}, err
@@ -33,7 +38,12 @@ func Save[T Checked](ctx context.Context, collection store.Collection[T], p requ
 }
 
 // List reads a collection and turns every document into its answer.
-func List[T, A any](ctx context.Context, collection store.Collection[T], withArchived bool, as func(store.Record[T]) A) ([]A, error) {
+func List[T, A any](
+	ctx context.Context,
+	collection store.Collection[T],
+	withArchived bool,
+	as func(store.Record[T]) A,
+) ([]A, error) {
 	record, err := collection.List(ctx, withArchived)
 	if err != nil {
 		return nil, err

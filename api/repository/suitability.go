@@ -20,8 +20,8 @@ import (
 // maxKnown is how many drills as one player plays them are remembered: those of several large lessons.
 const maxKnown = 2000
 
-// known remembers what is thought of players at drills before anything is counted: it depends on nothing that is stored. What is asked for no
-// more goes first.
+// known remembers what is thought of players at drills before anything is counted: it depends on nothing that is
+// stored. What is asked for no more goes first.
 type known struct {
 	once sync.Once
 	list *lru.Cache[[sha256.Size]byte, playerfit.Known]
@@ -34,7 +34,8 @@ type drillForPlayer struct {
 	level  student.Level
 }
 
-// all works out, or recalls, what is thought of players at drills, on all processors, in the order in which it is drillForPlayer.
+// all works out, or recalls, what is thought of players at drills, on all processors, in the order in which it is
+// drillForPlayer.
 func (k *known) all(ctx context.Context, list []drillForPlayer, s coach.Settings) ([]playerfit.Known, error) {
 	found := make([]playerfit.Known, len(list))
 	var work errgroup.Group
@@ -49,13 +50,20 @@ func (k *known) all(ctx context.Context, list []drillForPlayer, s coach.Settings
 }
 
 // of works out, or recalls, what is thought of a player at a drill.
-func (k *known) of(ctx context.Context, d drill.Document, player footwork.Player, level student.Level, s coach.Settings) (playerfit.Known, error) {
+func (k *known) of(
+	ctx context.Context,
+	d drill.Document,
+	player footwork.Player,
+	level student.Level,
+	s coach.Settings,
+) (playerfit.Known, error) {
 	text, err := json.Marshal([]any{d, player, level, s})
 	if err != nil {
 		return playerfit.Known{}, err
 	}
 	key := sha256.Sum256(text)
-	k.once.Do(func() { k.list, _ = lru.New[[sha256.Size]byte, playerfit.Known](maxKnown) }) // fails for a size below 1 only
+	// fails for a size below 1 only
+	k.once.Do(func() { k.list, _ = lru.New[[sha256.Size]byte, playerfit.Known](maxKnown) })
 	if found, ok := k.list.Get(key); ok {
 		return found, nil
 	}

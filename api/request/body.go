@@ -39,7 +39,9 @@ func CompileBodies(routes []Route, openapi []byte) (Bodies, error) {
 			continue
 		}
 		pointer := strings.NewReplacer("~", "~0", "/", "~1", "{", "%7B", "}", "%7D").Replace(openapiPath(r.Path))
-		schema, err := compiler.Compile("openapi.json#/paths/" + pointer + "/" + strings.ToLower(r.Method) + "/requestBody/content/application~1json/schema")
+		schema, err := compiler.Compile(
+			"openapi.json#/paths/" + pointer + "/" + strings.ToLower(r.Method) + "/requestBody/content/application~1json/schema",
+		)
 		if err != nil {
 			return nil, fmt.Errorf("body of %s: %w", r.Name, err)
 		}
@@ -84,7 +86,8 @@ func (b Bodies) Read(r *http.Request, name string, into any) error {
 	return nil
 }
 
-// Check holds a text against the schema of a body, or of LaddersSchema, by its name. Its error is a problem or a list of fields.
+// Check holds a text against the schema of a body, or of LaddersSchema, by its name. Its error is a problem or a list
+// of fields.
 func (b Bodies) Check(name string, text []byte) error {
 	if wrong, _, err := Unsound(text); err != nil || wrong.Err() != nil {
 		return cmp.Or(err, wrong.Err())
@@ -212,7 +215,11 @@ func typeNames(types ...string) string {
 // CheckID refuses what is no identifier.
 func CheckID(id string) error {
 	if err := uuid.Validate(id); err != nil || len(id) != 36 {
-		return Refusal(http.StatusBadRequest, "The identifier in the address is not a UUID.", invalid.Field{Path: "id", Message: Formats["uuid"]})
+		return Refusal(
+			http.StatusBadRequest,
+			"The identifier in the address is not a UUID.",
+			invalid.Field{Path: "id", Message: Formats["uuid"]},
+		)
 	}
 	return nil
 }

@@ -22,14 +22,19 @@ const (
 
 // tooMuch is why a text is not read any further.
 func tooMuch(why string) error {
-	return Refusal(http.StatusBadRequest, "This is more than any document of Hodometer has in it: "+why+".", invalid.Field{Path: "body", Message: why})
+	return Refusal(
+		http.StatusBadRequest,
+		"This is more than any document of Hodometer has in it: "+why+".",
+		invalid.Field{Path: "body", Message: why},
+	)
 }
 
-// Unsound lists by their paths what one reader of a JSON text takes for something else than the next: names that stand twice in one object, of which some
-// take the first, some the last, and some merge them, and numbers that are too large to be computed with. Where the text is no JSON, the list ends early.
+// Unsound lists by their paths what one reader of a JSON text takes for something else than the next: names that stand
+// twice in one object, of which some take the first, some the last, and some merge them, and numbers that are too large
+// to be computed with. Where the text is no JSON, the list ends early.
 //
-// It goes through the text once, with memory for the names of one object at each depth, and returns an error as soon as there is more in it than is
-// read; steps is how many values it has looked at until then.
+// It goes through the text once, with memory for the names of one object at each depth, and returns an error as soon as
+// there is more in it than is read; steps is how many values it has looked at until then.
 func Unsound(text []byte) (wrong invalid.Fields, steps int, err error) {
 	d := json.NewDecoder(bytes.NewReader(text))
 	d.UseNumber()

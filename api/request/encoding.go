@@ -6,7 +6,8 @@ import (
 	"strings"
 )
 
-// Accepts says whether whoever asks takes an answer in a content coding, as gzip: it is named with a weight above 0, or anything is (RFC 9110, 12.5.3).
+// Accepts says whether whoever asks takes an answer in a content coding, as gzip: it is named with a weight above 0, or
+// anything is (RFC 9110, 12.5.3).
 func Accepts(h http.Header, coding string) bool {
 	anything := false
 	for each := range strings.SplitSeq(strings.Join(h.Values("Accept-Encoding"), ","), ",") {

@@ -45,7 +45,9 @@ func readFile(r *http.Request, into any) (err error) {
 
 // describeFile describes a body that is a file.
 func describeFile(body *openapi31.RequestBody) {
-	body.WithRequired(true).WithContentItem("application/octet-stream", openapi31.MediaType{Schema: map[string]any{"type": "string", "format": "binary"}})
+	body.WithRequired(true).
+		WithContentItem("application/octet-stream", openapi31.MediaType{Schema: map[string]any{"type": "string",
+			"format": "binary"}})
 }
 
 // ForFiles marks a line of the table whose body may be as large as a file.
@@ -54,7 +56,8 @@ func (r Route) ForFiles() Route {
 	return r
 }
 
-// LimitBodies refuses bodies that are larger than their route takes, by what they say of themselves before anything is read.
+// LimitBodies refuses bodies that are larger than their route takes, by what they say of themselves before anything is
+// read.
 func LimitBodies(table []Route) []echo.MiddlewareFunc {
 	limits := map[string]int64{}
 	for _, r := range table {

@@ -19,7 +19,11 @@ func Guard(next http.Handler, hosts []string) http.Handler {
 	protected := protection.Handler(next)
 	return http.HandlerFunc(func(w http.ResponseWriter, r *http.Request) {
 		if !Ours(r, hosts) {
-			Refuse(w, http.StatusMisdirectedRequest, "Hodometer does not answer under this name. Use its address, or start it with --host and the name.")
+			Refuse(
+				w,
+				http.StatusMisdirectedRequest,
+				"Hodometer does not answer under this name. Use its address, or start it with --host and the name.",
+			)
 			return
 		}
 		protected.ServeHTTP(w, r)

@@ -22,7 +22,8 @@ const (
 	rememberedAnswers = 4096
 )
 
-// Memory remembers computed answers by what they depend on: the request, all that was stored, and the minute. What is asked for no more goes first.
+// Memory remembers computed answers by what they depend on: the request, all that was stored, and the minute. What is
+// asked for no more goes first.
 type Memory struct {
 	writes func() uint64
 	now    func() time.Time
@@ -56,7 +57,8 @@ func NewMemory(writes func() uint64, now func() time.Time) *Memory {
 	return m
 }
 
-// recall returns the answer to a request that holds now, nil where there is none, and what an answer depends on that is worked out from now on.
+// recall returns the answer to a request that holds now, nil where there is none, and what an answer depends on that is
+// worked out from now on.
 func (m *Memory) recall(request string) (*remembered, dependence) {
 	m.mu.Lock()
 	defer m.mu.Unlock()

@@ -17,8 +17,8 @@ func recall(m *Memory, request string) (text string, keep func(text string)) {
 	return text, func(text string) { m.keep(of, &remembered{body: []byte(text)}) }
 }
 
-// An answer that took until the next minute, or until something was stored, is not remembered, and nothing newer is forgotten for it; nor
-// is it where the clock was put back.
+// An answer that took until the next minute, or until something was stored, is not remembered, and nothing newer is
+// forgotten for it; nor is it where the clock was put back.
 func TestAnAnswerThatComesLateClearsNothing(t *testing.T) {
 	for name, later := range map[string]func(writes *uint64, now *time.Time){
 		"the next minute":    func(_ *uint64, now *time.Time) { *now = now.Add(time.Minute) },

@@ -22,7 +22,9 @@ func openapiPath(path string) string { return pathParameter.ReplaceAllString(pat
 func Describe(routes []Route) ([]byte, error) {
 	reflector := openapi31.NewReflector()
 	reflector.Spec.Info.WithTitle("Hodometer").WithVersion("1")
-	reflector.JSONSchemaReflector().DefaultOptions = append(reflector.JSONSchemaReflector().DefaultOptions, SchemaOptions()...)
+	reflector.JSONSchemaReflector().DefaultOptions = append(
+		reflector.JSONSchemaReflector().DefaultOptions,
+		SchemaOptions()...)
 	for _, r := range routes {
 		if err := describeRoute(reflector, r); err != nil {
 			return nil, err

@@ -51,31 +51,60 @@ func asProblem(err error) Problem {
 	case errors.Is(err, store.ErrNotFound):
 		return Refusal(http.StatusNotFound, "There is nothing here any more. It may have been erased.")
 	case errors.Is(err, store.ErrUnreadable):
-		return Refusal(http.StatusConflict, "This is stored in a way that Hodometer cannot read ("+Why(err)+"). Nothing of it is lost: save its text from the list it is in.")
+		return Refusal(
+			http.StatusConflict,
+			"This is stored in a way that Hodometer cannot read ("+Why(
+				err,
+			)+"). Nothing of it is lost: save its text from the list it is in.",
+		)
 	case errors.Is(err, store.ErrStale):
-		return Refusal(http.StatusPreconditionFailed, "This was changed somewhere else meanwhile, so nothing was saved over it.")
+		return Refusal(
+			http.StatusPreconditionFailed,
+			"This was changed somewhere else meanwhile, so nothing was saved over it.",
+		)
 	case errors.Is(err, store.ErrTaken):
 		return Refusal(http.StatusConflict, "Something else is kept under this identifier already.")
 	case errors.Is(err, os.ErrDeadlineExceeded):
 		return Refusal(http.StatusRequestTimeout, "The rest of this did not arrive in time. Send it again.")
 	case errors.Is(err, context.Canceled), errors.Is(err, context.DeadlineExceeded):
-		return Refusal(http.StatusServiceUnavailable, "This takes too long to work out and was stopped. What was saved before is safe.")
+		return Refusal(
+			http.StatusServiceUnavailable,
+			"This takes too long to work out and was stopped. What was saved before is safe.",
+		)
 	case errors.Is(err, store.ErrMoved):
-		return Refusal(http.StatusServiceUnavailable, "The file that Hodometer runs with was moved or replaced meanwhile, so nothing is saved any more. Put it back, or stop Hodometer and start it again.")
+		return Refusal(
+			http.StatusServiceUnavailable,
+			"The file that Hodometer runs with was moved or replaced meanwhile, so nothing is saved any more. Put it back, "+
+				"or stop Hodometer and start it again.",
+		)
 	case store.DiskSays(err) != "":
-		return Refusal(http.StatusInsufficientStorage, store.DiskSays(err)+" Nothing was saved; what was saved before is safe.")
+		return Refusal(
+			http.StatusInsufficientStorage,
+			store.DiskSays(err)+" Nothing was saved; what was saved before is safe.",
+		)
 	case errors.As(err, &large):
-		return Refusal(http.StatusRequestEntityTooLarge, "This is more than is read of somebody who is not let in.", invalid.Field{Path: "body", Message: "at most 4 kB"})
+		return Refusal(
+			http.StatusRequestEntityTooLarge,
+			"This is more than is read of somebody who is not let in.",
+			invalid.Field{Path: "body", Message: "at most 4 kB"},
+		)
 	case errors.As(err, &coded):
 		return fromStatus(coded.StatusCode())
 	}
-	return Refusal(http.StatusInternalServerError, "Something went wrong in Hodometer itself. What was saved before is safe.")
+	return Refusal(
+		http.StatusInternalServerError,
+		"Something went wrong in Hodometer itself. What was saved before is safe.",
+	)
 }
 
 func fromStatus(status int) Problem {
 	switch status {
 	case http.StatusRequestEntityTooLarge:
-		return Refusal(status, "This is too large: a drill or a lesson takes far less than 1 MiB, and a file with a table may have 8.", invalid.Field{Path: "body", Message: "at most 1 MiB, of a file 8"})
+		return Refusal(
+			status,
+			"This is too large: a drill or a lesson takes far less than 1 MiB, and a file with a table may have 8.",
+			invalid.Field{Path: "body", Message: "at most 1 MiB, of a file 8"},
+		)
 	case http.StatusNotFound:
 		return Refusal(status, "There is no such page.")
 	case http.StatusMethodNotAllowed:

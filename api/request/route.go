@@ -1,5 +1,5 @@
-// Package request carries requests: lines of the route table with their schemas, bodies read strictly and within bounds, answers remembered, and errors
-// as problem documents. It knows no route.
+// Package request carries requests: lines of the route table with their schemas, bodies read strictly and within
+// bounds, answers remembered, and errors as problem documents. It knows no route.
 package request
 
 import (
@@ -49,8 +49,19 @@ const (
 func (r Route) Right() Right { return r.right }
 
 // Make makes a line of the table. P holds path, query and header parameters, B the body, A the answer.
-func Make[P, B, A any](method, path, name, summary string, work func(ctx context.Context, params P, body B) (A, error)) Route {
-	r := Route{Method: method, Path: path, Name: name, Summary: summary, params: shape[P](), body: shape[B](), answer: shape[A]()}
+func Make[P, B, A any](
+	method, path, name, summary string,
+	work func(ctx context.Context, params P, body B) (A, error),
+) Route {
+	r := Route{
+		Method:  method,
+		Path:    path,
+		Name:    name,
+		Summary: summary,
+		params:  shape[P](),
+		body:    shape[B](),
+		answer:  shape[A](),
+	}
 	r.work = func(ctx context.Context, c *echo.Context, schemas Bodies) (any, error) {
 		var params P
 		var body B
@@ -82,7 +93,10 @@ func shape[T any]() any {
 func bindParams(c *echo.Context, params any) error {
 	for _, bind := range []func(*echo.Context, any) error{echo.BindPathValues, echo.BindQueryParams, echo.BindHeaders} {
 		if err := bind(c, params); err != nil {
-			return Refusal(http.StatusBadRequest, "A number was expected in the address: "+strings.Join(queryNames(params), ", "))
+			return Refusal(
+				http.StatusBadRequest,
+				"A number was expected in the address: "+strings.Join(queryNames(params), ", "),
+			)
 		}
 	}
 	return nil
@@ -171,8 +185,11 @@ func (k Keep) Revision() (revision int64, isNew bool, err error) {
 		return 0, true, CheckID(k.ID)
 	}
 	if k.IfMatch == "" {
-		return 0, false, Refusal(http.StatusPreconditionRequired, "Say which revision this change builds on, so that nothing newer is lost.",
-			invalid.Field{Path: "If-Match", Message: "the revision in quotes, or If-None-Match: * for something new"})
+		return 0, false, Refusal(
+			http.StatusPreconditionRequired,
+			"Say which revision this change builds on, so that nothing newer is lost.",
+			invalid.Field{Path: "If-Match", Message: "the revision in quotes, or If-None-Match: * for something new"},
+		)
 	}
 	text, err := strconv.Unquote(k.IfMatch)
 	text, _, _ = strings.Cut(text, "-") // the tag of a read names its content after the revision
@@ -180,7 +197,11 @@ func (k Keep) Revision() (revision int64, isNew bool, err error) {
 		revision, err = strconv.ParseInt(text, 10, 64)
 	}
 	if err != nil {
-		return 0, false, Refusal(http.StatusBadRequest, "The revision in If-Match cannot be read.", invalid.Field{Path: "If-Match", Message: `a revision in quotes was expected, "3"`})
+		return 0, false, Refusal(
+			http.StatusBadRequest,
+			"The revision in If-Match cannot be read.",
+			invalid.Field{Path: "If-Match", Message: `a revision in quotes was expected, "3"`},
+		)
 	}
 	return revision, false, nil
 }

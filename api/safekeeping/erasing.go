@@ -11,8 +11,16 @@ import (
 
 func (s *Safekeeping) erasingRoutes() []request.Route {
 	return []request.Route{
-		request.Make("GET", "/api/students/:id/copies", "listCopiesOf", "Safe copies that hold a student", s.copiesOf).Anew().ForTheCoach(),
-		request.Make("DELETE", "/api/students/:id", "eraseStudent", "Erase a student and all that was counted, for good", s.eraseStudent),
+		request.Make("GET", "/api/students/:id/copies", "listCopiesOf", "Safe copies that hold a student", s.copiesOf).
+			Anew().
+			ForTheCoach(),
+		request.Make(
+			"DELETE",
+			"/api/students/:id",
+			"eraseStudent",
+			"Erase a student and all that was counted, for good",
+			s.eraseStudent,
+		),
 	}
 }
 
@@ -48,7 +56,8 @@ func (s *Safekeeping) copiesOf(ctx context.Context, p request.ByID, _ request.No
 	return list, err
 }
 
-// eraseStudent erases a student, here and where that is wished in the safe copies, and says which copies still hold them.
+// eraseStudent erases a student, here and where that is wished in the safe copies, and says which copies still hold
+// them.
 func (s *Safekeeping) eraseStudent(ctx context.Context, p erasing, _ request.None) (Gone, error) {
 	copies := s.Keeper.Copies()
 	changes := p.Copies == CopiesErased || p.Copies == CopiesDelete

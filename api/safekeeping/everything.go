@@ -73,15 +73,24 @@ type works struct {
 
 func (s *Safekeeping) everythingRoutes() []request.Route {
 	return []request.Route{
-		request.Make("GET", KeepingPath+"/work", "getWork", "How far everything going out or coming in is", func(context.Context, request.None, request.None) (Work, error) { return s.works.get(), nil }).Anew().ForTheCoach(),
-		request.Make("POST", KeepingPath+"/export", "exportEverything", "Begin to export everything", func(context.Context, request.None, request.None) (Work, error) {
-			return s.works.begin(Exporting, s.exportAll)
-		}).ForTheCoach(),
-		request.Make("POST", KeepingPath+"/import", "importEverything", "Begin to bring an export of everything in, all of it or nothing", s.importAll).ForTheCoach(),
-		request.Make("DELETE", KeepingPath+"/work", "stopWork", "Stop what is done, or forget what was", func(context.Context, request.None, request.None) (Work, error) {
-			s.works.end()
-			return s.works.get(), nil
-		}).ForTheCoach(),
+		request.Make("GET", KeepingPath+"/work", "getWork", "How far everything going out or coming in is",
+			func(context.Context, request.None, request.None) (Work, error) { return s.works.get(), nil }).
+			Anew().
+			ForTheCoach(),
+		request.Make("POST", KeepingPath+"/export", "exportEverything", "Begin to export everything",
+			func(context.Context, request.None, request.None) (Work, error) {
+				return s.works.begin(Exporting, s.exportAll)
+			}).
+			ForTheCoach(),
+		request.Make("POST", KeepingPath+"/import", "importEverything", "Begin to bring an export of everything in, all "+
+			"of it or nothing", s.importAll).
+			ForTheCoach(),
+		request.Make("DELETE", KeepingPath+"/work", "stopWork", "Stop what is done, or forget what was",
+			func(context.Context, request.None, request.None) (Work, error) {
+				s.works.end()
+				return s.works.get(), nil
+			}).
+			ForTheCoach(),
 	}
 }
 
@@ -99,7 +108,10 @@ func (w *works) begin(what Task, do func(ctx context.Context, set func(func(*Wor
 	w.mu.Lock()
 	if w.gone || w.stop != nil && !w.now.Ended {
 		w.mu.Unlock()
-		return Work{}, request.Refusal(http.StatusConflict, "Everything is going out or coming in already. Wait for its end, or stop it.")
+		return Work{}, request.Refusal(
+			http.StatusConflict,
+			"Everything is going out or coming in already. Wait for its end, or stop it.",
+		)
 	}
 	w.forget()
 	ctx, stop := context.WithCancel(context.Background())
@@ -229,8 +241,15 @@ func (s *Safekeeping) importAll(_ context.Context, p withTheirs, body request.St
 			return err
 		}
 		came := CameIn{
-			Students: done.Added["student"], Lessons: done.Added["lesson"], Drills: done.Added["drill"], Games: done.Added["game"] + done.Added["played"],
-			Counts: done.Added["ball"], Differs: []Differs{}, Theirs: p.Theirs, Kept: kept, Created: done.Created,
+			Students: done.Added["student"],
+			Lessons:  done.Added["lesson"],
+			Drills:   done.Added["drill"],
+			Games:    done.Added["game"] + done.Added["played"],
+			Counts:   done.Added["ball"],
+			Differs:  []Differs{},
+			Theirs:   p.Theirs,
+			Kept:     kept,
+			Created:  done.Created,
 		}
 		for _, c := range done.Clashed {
 			came.Differs = append(came.Differs, Differs{Kind: c.Table, Name: c.Name})

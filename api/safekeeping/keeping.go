@@ -56,27 +56,44 @@ type RestoredCopy struct {
 
 func (s *Safekeeping) keepingRoutes() []request.Route {
 	return []request.Route{
-		request.Make("GET", KeepingPath, "getKeeping", "Safe copies", func(context.Context, request.None, request.None) (SafeCopies, error) { return s.kept(), nil }).Anew().ForTheCoach(),
-		request.Make("POST", KeepingPath+"/copies", "makeCopy", "Make a safe copy now", func(ctx context.Context, _ request.None, _ request.None) (SafeCopies, error) {
-			if _, err := s.Keeper.Make(ctx, keeping.OnDemand); err != nil {
-				return SafeCopies{}, request.Refusal(http.StatusConflict, err.Error())
-			}
-			return s.kept(), nil
-		}).ForTheCoach(),
-		request.Make("PUT", KeepingPath+"/folder", "chooseFolder", "Have safe copies made in another folder", func(_ context.Context, _ request.None, body Folder) (SafeCopies, error) {
-			if err := keeping.Choose(s.Keeper.Data, body.Folder); err != nil {
-				return SafeCopies{}, invalid.Fields{{Path: "folder", Message: err.Error()}}
-			}
-			return s.kept(), nil
-		}).ForTheCoach(),
-		request.Make("POST", KeepingPath+"/restore", "restoreCopy", "Put a safe copy in the place of what is there; that is kept as a copy", s.restore).ForTheCoach(),
+		request.Make("GET", KeepingPath, "getKeeping", "Safe copies",
+			func(context.Context, request.None, request.None) (SafeCopies, error) { return s.kept(), nil }).
+			Anew().
+			ForTheCoach(),
+		request.Make("POST", KeepingPath+"/copies", "makeCopy", "Make a safe copy now",
+			func(ctx context.Context, _ request.None, _ request.None) (SafeCopies, error) {
+				if _, err := s.Keeper.Make(ctx, keeping.OnDemand); err != nil {
+					return SafeCopies{}, request.Refusal(http.StatusConflict, err.Error())
+				}
+				return s.kept(), nil
+			}).
+			ForTheCoach(),
+		request.Make("PUT", KeepingPath+"/folder", "chooseFolder", "Have safe copies made in another folder",
+			func(_ context.Context, _ request.None, body Folder) (SafeCopies, error) {
+				if err := keeping.Choose(s.Keeper.Data, body.Folder); err != nil {
+					return SafeCopies{}, invalid.Fields{{Path: "folder", Message: err.Error()}}
+				}
+				return s.kept(), nil
+			}).
+			ForTheCoach(),
+		request.Make("POST", KeepingPath+"/restore", "restoreCopy", "Put a safe copy in the place of what is there; that "+
+			"is kept as a copy", s.restore).
+			ForTheCoach(),
 	}
 }
 
 func (s *Safekeeping) kept() SafeCopies {
 	copies := s.Keeper.Copies()
 	list, err := copies.List()
-	k := SafeCopies{File: s.Keeper.Data, Folder: copies.Folder, Usual: !copies.Chosen, Daily: s.Keeper.Daily, Host: copies.Host, Copies: []SafeCopy{}, Wrong: s.Keeper.Wrong()}
+	k := SafeCopies{
+		File:   s.Keeper.Data,
+		Folder: copies.Folder,
+		Usual:  !copies.Chosen,
+		Daily:  s.Keeper.Daily,
+		Host:   copies.Host,
+		Copies: []SafeCopy{},
+		Wrong:  s.Keeper.Wrong(),
+	}
 	for _, one := range list {
 		k.Copies = append(k.Copies, SafeCopy(one))
 	}
@@ -92,7 +109,10 @@ func (s *Safekeeping) restore(ctx context.Context, _ request.None, body NamedCop
 	case errors.Is(err, fs.ErrNotExist):
 		return RestoredCopy{}, request.Refusal(http.StatusNotFound, "This copy is not there any more.")
 	case errors.Is(err, store.ErrDamaged), errors.Is(err, store.ErrNewer), errors.Is(err, store.ErrForeign):
-		return RestoredCopy{}, request.Refusal(http.StatusConflict, "This copy cannot be restored: "+err.Error()+". Nothing was changed.")
+		return RestoredCopy{}, request.Refusal(
+			http.StatusConflict,
+			"This copy cannot be restored: "+err.Error()+". Nothing was changed.",
+		)
 	case err != nil:
 		return RestoredCopy{}, err
 	}

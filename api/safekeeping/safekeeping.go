@@ -1,5 +1,5 @@
-// Package safekeeping answers what keeps everything safe, and what rids it of somebody: safe copies, everything to take along and back, erasing, and
-// documents that cannot be read.
+// Package safekeeping answers what keeps everything safe, and what rids it of somebody: safe copies, everything to take
+// along and back, erasing, and documents that cannot be read.
 package safekeeping
 
 import (

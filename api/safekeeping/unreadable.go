@@ -18,14 +18,20 @@ type ofKind struct {
 
 func (s *Safekeeping) unreadableRoutes() []request.Route {
 	return []request.Route{
-		request.Make("GET", "/api/unreadable", "listUnreadable", "Students or drills that are stored and cannot be read", func(ctx context.Context, p ofKind, _ request.None) ([]repository.Unreadable, error) {
-			collection, err := s.Stored(p.Kind)
-			if err != nil {
-				return nil, err
-			}
-			broken, err := collection.Unreadable(ctx)
-			return repository.AsUnreadable(p.Kind, broken), err
-		}),
+		request.Make(
+			"GET",
+			"/api/unreadable",
+			"listUnreadable",
+			"Students or drills that are stored and cannot be read",
+			func(ctx context.Context, p ofKind, _ request.None) ([]repository.Unreadable, error) {
+				collection, err := s.Stored(p.Kind)
+				if err != nil {
+					return nil, err
+				}
+				broken, err := collection.Unreadable(ctx)
+				return repository.AsUnreadable(p.Kind, broken), err
+			},
+		),
 	}
 }
 
@@ -40,7 +46,9 @@ func (s *Safekeeping) storedText(c *echo.Context) error {
 	if err != nil {
 		return err
 	}
-	c.Response().Header().Set("Content-Disposition", fmt.Sprintf("attachment; filename=%q", fmt.Sprintf("%s %s.json", kind, id)))
+	c.Response().
+		Header().
+		Set("Content-Disposition", fmt.Sprintf("attachment; filename=%q", fmt.Sprintf("%s %s.json", kind, id)))
 	c.Response().Header().Set("Cache-Control", "no-store")
 	return c.Blob(http.StatusOK, "application/json", []byte(text))
 }

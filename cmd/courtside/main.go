@@ -1,7 +1,7 @@
 //go:build js && wasm
 
-// Command courtside is core as it runs on a device without the network: one function, hodometerRun, that takes a question
-// as JSON and answers it.
+// Command courtside is core as it runs on a device without the network: one function, hodometerRun, that takes a
+// question as JSON and answers it.
 package main
 
 import (

@@ -26,7 +26,8 @@ func TestEverythingThatShipsHasItsLicence(t *testing.T) {
 	var out bytes.Buffer
 	require.NoError(t, run(t.Context(), []string{"licenses"}, nil, &out))
 	text := out.String()
-	for _, name := range []string{"Go\n", "github.com/labstack/echo/v5 ", "modernc.org/sqlite ", "svelte ", "daisyui ", "dexie ", "SourceSans3, a font of the paper", "@fontsource-variable/source-sans-3 "} {
+	for _, name := range []string{"Go\n", "github.com/labstack/echo/v5 ", "modernc.org/sqlite ", "svelte ", "daisyui ",
+		"dexie ", "SourceSans3, a font of the paper", "@fontsource-variable/source-sans-3 "} {
 		require.Contains(t, text, "\n"+name)
 	}
 	require.GreaterOrEqual(t, strings.Count(text, "SIL OPEN FONT LICENSE"), 4, "the fonts of the page and of the paper")

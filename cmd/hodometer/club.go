@@ -15,7 +15,13 @@ import (
 
 // clubCommand runs a stand-in for the booking calendar of a club.
 func clubCommand() *cobra.Command {
-	c := &cobra.Command{Use: "club", GroupID: "beside", Args: cobra.NoArgs, Short: "Run a stand-in for a club's booking calendar, which changes once it was read", Example: "  hodometer club"}
+	c := &cobra.Command{
+		Use:     "club",
+		GroupID: "beside",
+		Args:    cobra.NoArgs,
+		Short:   "Run a stand-in for a club's booking calendar, which changes once it was read",
+		Example: "  hodometer club",
+	}
 	addr := c.Flags().String("addr", "127.0.0.1:7503", "address to listen on")
 	start := c.Flags().String("now", "", "the day from which it has bookings, as 2006-01-02T15:04:05")
 	c.RunE = func(c *cobra.Command, _ []string) error {

@@ -13,7 +13,8 @@ const aboutAll = `Hodometer plans, runs and follows up lessons in racket sports.
 
 Without a command it starts with your own data and says where the page is.
 
-It ends with 0 where all went well, 1 where something failed, 2 where a command was not written as it has to be, 3 where a file is damaged, and 4 where
+It ends with 0 where all went well, 1 where something failed, 2 where a command was not written as it has to be, 3
+where a file is damaged, and 4 where
 a file is of a newer Hodometer.`
 
 // newRoot is the whole command line.
@@ -26,7 +27,11 @@ func newRoot() *cobra.Command {
 	root.Args = cobra.NoArgs
 	root.SilenceErrors, root.SilenceUsage = true, true
 	root.SetFlagErrorFunc(func(_ *cobra.Command, err error) error { return misuse{err} })
-	root.AddGroup(&cobra.Group{ID: "run", Title: "Start it:"}, &cobra.Group{ID: "file", Title: "The file, without the page:"}, &cobra.Group{ID: "beside", Title: "Beside it:"})
+	root.AddGroup(
+		&cobra.Group{ID: "run", Title: "Start it:"},
+		&cobra.Group{ID: "file", Title: "The file, without the page:"},
+		&cobra.Group{ID: "beside", Title: "Beside it:"},
+	)
 	serve := servingCommand("serve", false)
 	serve.Short, serve.GroupID = "Start with your own data (also without a command)", "run"
 	demo := servingCommand("demo", true)

@@ -29,7 +29,10 @@ func dataFlag(c *cobra.Command) *string {
 type done interface{ said() string }
 
 // fileCommand is a command about the data file, which says what it did in words or as JSON.
-func fileCommand(use, short, example string, work func(ctx context.Context, data string, args []string) (done, error)) *cobra.Command {
+func fileCommand(
+	use, short, example string,
+	work func(ctx context.Context, data string, args []string) (done, error),
+) *cobra.Command {
 	c := &cobra.Command{Use: use, Short: short, GroupID: "file", Example: example, Args: cobra.NoArgs}
 	data := dataFlag(c)
 	asJSON := c.Flags().Bool("json", false, "say what was done, or what is wrong, as JSON")
@@ -76,9 +79,19 @@ func asText(out io.Writer, result done, wrong error) error {
 
 // fileCommands are those about the data file.
 func fileCommands() []*cobra.Command {
-	backup := fileCommand("backup COPY.db", "Make a copy while Hodometer may be running, and look at it", `  hodometer backup /media/stick/club.db
-  hodometer backup --data club.db --json copy.db`, backupTo)
-	restore := fileCommand("restore COPY.db", "Put a copy in the place of the file; what was there is kept", `  hodometer restore /media/stick/club.db`, restoreFrom)
+	backup := fileCommand(
+		"backup COPY.db",
+		"Make a copy while Hodometer may be running, and look at it",
+		`  hodometer backup /media/stick/club.db
+  hodometer backup --data club.db --json copy.db`,
+		backupTo,
+	)
+	restore := fileCommand(
+		"restore COPY.db",
+		"Put a copy in the place of the file; what was there is kept",
+		`  hodometer restore /media/stick/club.db`,
+		restoreFrom,
+	)
 	for _, c := range []*cobra.Command{backup, restore} {
 		c.Args = cobra.ExactArgs(1)
 		c.ValidArgsFunction = func(*cobra.Command, []string, string) ([]string, cobra.ShellCompDirective) {
@@ -92,8 +105,13 @@ func fileCommands() []*cobra.Command {
 
 // exportCommand writes everything that is in the file.
 func exportCommand() *cobra.Command {
-	c := fileCommand("export OUT.zip", "Write everything as a .zip that a person can read, while Hodometer may be running", `  hodometer export everything.zip
-  hodometer export --data club.db everything.zip`, exportTo)
+	c := fileCommand(
+		"export OUT.zip",
+		"Write everything as a .zip that a person can read, while Hodometer may be running",
+		`  hodometer export everything.zip
+  hodometer export --data club.db everything.zip`,
+		exportTo,
+	)
 	c.Args = cobra.ExactArgs(1)
 	return c
 }
@@ -101,12 +119,19 @@ func exportCommand() *cobra.Command {
 // importCommand brings such a .zip in.
 func importCommand() *cobra.Command {
 	theirs := false
-	c := fileCommand("import IN.zip", "Bring everything of an export in: into a new file, or what is not in this one yet", `  hodometer import everything.zip
+	c := fileCommand(
+		"import IN.zip",
+		"Bring everything of an export in: into a new file, or what is not in this one yet",
+		`  hodometer import everything.zip
   hodometer import --data new.db everything.zip
-  hodometer import --theirs everything.zip`, func(ctx context.Context, data string, args []string) (done, error) {
-		return importFrom(ctx, data, args[0], theirs)
-	})
-	c.Flags().BoolVar(&theirs, "theirs", false, "of documents that are in both and differ, take those of the export; else those of the file stay")
+  hodometer import --theirs everything.zip`,
+		func(ctx context.Context, data string, args []string) (done, error) {
+			return importFrom(ctx, data, args[0], theirs)
+		},
+	)
+	c.Flags().
+		BoolVar(&theirs, "theirs", false, "of documents that are in both and differ, take those of the export; else "+
+			"those of the file stay")
 	c.Args = cobra.ExactArgs(1)
 	c.ValidArgsFunction = func(*cobra.Command, []string, string) ([]string, cobra.ShellCompDirective) {
 		return []string{"zip"}, cobra.ShellCompDirectiveFilterFileExt
@@ -121,7 +146,16 @@ type Health struct {
 }
 
 func (h Health) said() string {
-	return fmt.Sprintf("%s is sound: %d students, %d lessons, %d drills and %d games played, %d counts (format %d).", h.File, h.Students, h.Lessons, h.Drills, h.Games, h.Counts, h.Format)
+	return fmt.Sprintf(
+		"%s is sound: %d students, %d lessons, %d drills and %d games played, %d counts (format %d).",
+		h.File,
+		h.Students,
+		h.Lessons,
+		h.Drills,
+		h.Games,
+		h.Counts,
+		h.Format,
+	)
 }
 
 func checkFile(ctx context.Context, data string, _ []string) (done, error) {
@@ -143,7 +177,11 @@ func checkFile(ctx context.Context, data string, _ []string) (done, error) {
 }
 
 // errNoLog says that a file is a plain copy of one that was in use.
-var errNoLog = fmt.Errorf("%w: it was copied while Hodometer ran, without the log beside it (-wal), so that what was done last is missing; copy with hodometer backup, or stop Hodometer first", store.ErrDamaged)
+var errNoLog = fmt.Errorf(
+	"%w: it was copied while Hodometer ran, without the log beside it (-wal), so that what was done last is missing; "+
+		"copy with hodometer backup, or stop Hodometer first",
+	store.ErrDamaged,
+)
 
 // notWritten says why a file could not be made of the data.
 func notWritten(err error, data, path string) error {
@@ -175,7 +213,8 @@ func backupTo(ctx context.Context, data string, args []string) (done, error) {
 func notRunning(ctx context.Context, data string) error {
 	used, err := store.InUse(ctx, data)
 	if used {
-		return fmt.Errorf("Hodometer is running with %s: stop it first, or do it on its page, under Settings", data) //nolint:staticcheck // its name
+		const running = "Hodometer is running with %s: stop it first, or do it on its page, under Settings"
+		return fmt.Errorf(running, data) //nolint:staticcheck // its name
 	}
 	return err
 }
@@ -211,7 +250,11 @@ type exported struct {
 }
 
 func (e exported) said() string {
-	return fmt.Sprintf("Exported everything to %s (%.1f MB). It holds all that is private.", e.Export, float64(e.Bytes)/1e6)
+	return fmt.Sprintf(
+		"Exported everything to %s (%.1f MB). It holds all that is private.",
+		e.Export,
+		float64(e.Bytes)/1e6,
+	)
 }
 
 func exportTo(ctx context.Context, data string, args []string) (done, error) {
@@ -245,7 +288,15 @@ type imported struct {
 }
 
 func (i imported) said() string {
-	text := fmt.Sprintf("Brought into %s: %d students, %d lessons, %d drills, %d games played, %d counts.", i.File, i.Added["student"], i.Added["lesson"], i.Added["drill"], i.Added["played"], i.Added["ball"])
+	text := fmt.Sprintf(
+		"Brought into %s: %d students, %d lessons, %d drills, %d games played, %d counts.",
+		i.File,
+		i.Added["student"],
+		i.Added["lesson"],
+		i.Added["drill"],
+		i.Added["played"],
+		i.Added["ball"],
+	)
 	for _, c := range i.Clashed {
 		text += fmt.Sprintf("\n  differs: %s %q", c.Table, c.Name)
 	}
@@ -286,5 +337,11 @@ func importFrom(ctx context.Context, data, path string, theirs bool) (_ done, er
 	if err != nil {
 		return nil, fmt.Errorf("%s: nothing was brought in: %w", path, err)
 	}
-	return imported{File: data, Added: result.Added, Clashed: append([]store.Clash{}, result.Clashed...), Theirs: theirs, Kept: kept}, nil
+	return imported{
+		File:    data,
+		Added:   result.Added,
+		Clashed: append([]store.Clash{}, result.Clashed...),
+		Theirs:  theirs,
+		Kept:    kept,
+	}, nil
 }

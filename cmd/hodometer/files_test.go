@@ -101,7 +101,16 @@ func TestTheFileCommandsWorkWithoutThePage(t *testing.T) {
 // What is wrong is told in words, or as JSON, and by what the program ends with.
 func TestWhatIsWrongIsToldByWhatTheProgramEndsWith(t *testing.T) {
 	folder := t.TempDir()
-	bad, later, none := filepath.Join(folder, "bad.db"), filepath.Join(folder, "later.db"), filepath.Join(folder, "none.db")
+	bad, later, none := filepath.Join(
+		folder,
+		"bad.db",
+	), filepath.Join(
+		folder,
+		"later.db",
+	), filepath.Join(
+		folder,
+		"none.db",
+	)
 	foreign := filepath.Join(folder, "picture.db")
 	require.NoError(t, os.WriteFile(foreign, []byte(strings.Repeat("no database ", 90)), 0o600))
 	once, err := store.Open(t.Context(), bad, nil)
@@ -185,10 +194,20 @@ func TestEveryCommandIsExplainedAndCompleted(t *testing.T) {
 	require.NoError(t, run(t.Context(), []string{"help", "backup"}, nil, io.Discard))
 }
 
-// A plain copy of a file that is in use lacks what was done last: check says so, of the file itself and of a backup it does not.
+// A plain copy of a file that is in use lacks what was done last: check says so, of the file itself and of a backup it
+// does not.
 func TestAPlainCopyOfAFileInUseIsNoticed(t *testing.T) {
 	folder := t.TempDir()
-	data, plain, backup := filepath.Join(folder, "club.db"), filepath.Join(folder, "plain.db"), filepath.Join(folder, "backup.db")
+	data, plain, backup := filepath.Join(
+		folder,
+		"club.db",
+	), filepath.Join(
+		folder,
+		"plain.db",
+	), filepath.Join(
+		folder,
+		"backup.db",
+	)
 	s, err := store.Open(t.Context(), data, nil)
 	require.NoError(t, err)
 	for i := range 40 {

@@ -88,8 +88,8 @@ func soundCopies(t *testing.T, folder string, why keeping.Why) []string {
 	return slices.DeleteFunc(copies, func(path string) bool { return !strings.Contains(path, string(why)) })
 }
 
-// The program is killed in the middle of a backup and of a restore, twenty times each: the file is whole, with all that was in it or all that is to be, and
-// a copy is whole or not there.
+// The program is killed in the middle of a backup and of a restore, twenty times each: the file is whole, with all that
+// was in it or all that is to be, and a copy is whole or not there.
 func TestNothingIsLostWhereABackupOrARestoreIsKilled(t *testing.T) {
 	c, folder := clubOf(t, 1), filepath.Join(t.TempDir(), "club")
 	data, copied := filepath.Join(folder, "club.db"), filepath.Join(folder, "copy.db")

@@ -43,7 +43,8 @@ type opened struct {
 	only      net.IP // the one address that is listened on; nil for all
 }
 
-// openLAN opens the door for other devices, with the authority of a folder or the certificate that was given; nil where it is not wanted.
+// openLAN opens the door for other devices, with the authority of a folder or the certificate that was given; nil where
+// it is not wanted.
 func (s service) openLAN(ctx context.Context, folder string) (*opened, error) {
 	if !s.lan.on {
 		return nil, nil //nolint:nilnil // no door is no fault
@@ -115,7 +116,10 @@ func (o *opened) said() string {
 	if o == nil {
 		return ""
 	}
-	lines := "Paired devices find it at " + strings.Join(o.addresses(), "\n  or at ") + "\nPair them on the page Devices, under Settings\n"
+	lines := "Paired devices find it at " + strings.Join(
+		o.addresses(),
+		"\n  or at ",
+	) + "\nPair them on the page Devices, under Settings\n"
 	if o.authority != nil {
 		lines += "The certificate to trust on them has the fingerprint (SHA-256)\n  " + o.authority.Fingerprint() + "\n"
 	}

@@ -43,13 +43,16 @@ func (d device) ask(method, path string, body any) (int, string) {
 	return answer.StatusCode, string(read)
 }
 
-// A phone is let in by a code that the coach has made, over a connection that it trusts because it trusts our authority, at every address
-// that is printed; and out again when it is taken from the list.
+// A phone is let in by a code that the coach has made, over a connection that it trusts because it trusts our
+// authority, at every address that is printed; and out again when it is taken from the list.
 func TestAPhoneIsLetInOverTheNetwork(t *testing.T) {
 	folder := t.TempDir()
 	data := filepath.Join(folder, "club.db")
 	const secret = "seventeen herons under glass"
-	require.NoError(t, run(t.Context(), []string{"passphrase", "--data", data}, strings.NewReader(secret+"\n"), io.Discard))
+	require.NoError(
+		t,
+		run(t.Context(), []string{"passphrase", "--data", data}, strings.NewReader(secret+"\n"), io.Discard),
+	)
 
 	out := &console{}
 	address := start(t, func(s *service) { s.data, s.out, s.lan = data, out, lan{on: true, addr: ":0"} })
@@ -60,7 +63,10 @@ func TestAPhoneIsLetInOverTheNetwork(t *testing.T) {
 	client := func() *http.Client {
 		jar, err := cookiejar.New(nil)
 		require.NoError(t, err)
-		return &http.Client{Jar: jar, Transport: &http.Transport{TLSClientConfig: &tls.Config{RootCAs: roots, MinVersion: tls.VersionTLS12}}}
+		return &http.Client{
+			Jar:       jar,
+			Transport: &http.Transport{TLSClientConfig: &tls.Config{RootCAs: roots, MinVersion: tls.VersionTLS12}},
+		}
 	}
 	coach := device{t, "http://" + address, client()}
 	status, _ := coach.ask("GET", "/api/students", nil)
@@ -127,14 +133,30 @@ func TestACertificateOfSomebodyElses(t *testing.T) {
 
 	ctx, stop := context.WithTimeout(t.Context(), 20*time.Second)
 	defer stop()
-	err := run(ctx, []string{"--data", other + "2", "--addr", "127.0.0.1:0", "--lan", "--tls-cert", "none", "--tls-key", "none"}, nil, io.Discard)
+	err := run(
+		ctx,
+		[]string{"--data", other + "2", "--addr", "127.0.0.1:0", "--lan", "--tls-cert", "none", "--tls-key", "none"},
+		nil,
+		io.Discard,
+	)
 	require.ErrorContains(t, err, "--tls-cert")
 }
 
 func TestThePassphraseIsSetAndTakenAwayAtTheMachine(t *testing.T) {
 	data := filepath.Join(t.TempDir(), "club.db")
-	require.Error(t, run(t.Context(), []string{"passphrase", "--data", data}, strings.NewReader("too short\n"), io.Discard))
-	require.NoError(t, run(t.Context(), []string{"passphrase", "--data", data}, strings.NewReader("seventeen herons under glass"), io.Discard))
+	require.Error(
+		t,
+		run(t.Context(), []string{"passphrase", "--data", data}, strings.NewReader("too short\n"), io.Discard),
+	)
+	require.NoError(
+		t,
+		run(
+			t.Context(),
+			[]string{"passphrase", "--data", data},
+			strings.NewReader("seventeen herons under glass"),
+			io.Discard,
+		),
+	)
 	var out bytes.Buffer
 	require.NoError(t, run(t.Context(), []string{"passphrase", "--data", data, "--clear"}, strings.NewReader(""), &out))
 	require.Contains(t, out.String(), "no passphrase any more")

@@ -20,7 +20,10 @@ import (
 // passphraseCommand sets the coach's passphrase, or takes it away.
 func passphraseCommand() *cobra.Command {
 	c := &cobra.Command{
-		Use: "passphrase", GroupID: "file", Args: cobra.NoArgs, Short: "Set the coach's passphrase, or take it away: it is asked for",
+		Use:     "passphrase",
+		GroupID: "file",
+		Args:    cobra.NoArgs,
+		Short:   "Set the coach's passphrase, or take it away: it is asked for",
 		Example: "  hodometer passphrase\n  hodometer passphrase --clear",
 	}
 	data := dataFlag(c)
@@ -63,6 +66,11 @@ func passphrase(ctx context.Context, data string, none bool, in io.Reader, out i
 	if err := stored.SetPassphrase(ctx, next); err != nil {
 		return err
 	}
-	_, err = fmt.Fprintf(out, "\n%s for %s\n", map[bool]string{true: "There is no passphrase any more", false: "The passphrase is set"}[none], path)
+	_, err = fmt.Fprintf(
+		out,
+		"\n%s for %s\n",
+		map[bool]string{true: "There is no passphrase any more", false: "The passphrase is set"}[none],
+		path,
+	)
 	return err
 }

@@ -16,7 +16,8 @@ import (
 	"hodometer/store"
 )
 
-// A damaged file is not written to: its newest good copy is offered on the page, and with one press the program goes on with it.
+// A damaged file is not written to: its newest good copy is offered on the page, and with one press the program goes on
+// with it.
 func TestADamagedFileIsRestoredOnThePage(t *testing.T) {
 	data := clubFile(t)
 	s, err := store.Open(t.Context(), data, nil)

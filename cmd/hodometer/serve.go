@@ -45,7 +45,9 @@ func usualLimits() limits {
 const closingTime = 5 * time.Second
 
 // errNetwork says that other machines could reach an address that is for this one only.
-var errNetwork = errors.New("other machines could reach this address, which is for this machine only; add --lan to let paired devices in")
+var errNetwork = errors.New(
+	"other machines could reach this address, which is for this machine only; add --lan to let paired devices in",
+)
 
 // serve answers requests until ctx ends.
 func serve(ctx context.Context, s service) error {
@@ -91,12 +93,28 @@ func serve(ctx context.Context, s service) error {
 	_, port, _ := net.SplitHostPort(listener.Addr().String())
 	keeper := &keeping.Keeper{Data: path, Daily: !s.demo, Store: stored, Now: s.now, Log: s.log}
 	doors, err := api.New(api.Options{
-		Store: stored, Now: s.now, Log: s.log, Pages: pages, Hosts: s.hosts, About: about(), Modules: modules, Cookie: "-" + port, Network: network.asSeen(), Keeper: keeper,
+		Store:   stored,
+		Now:     s.now,
+		Log:     s.log,
+		Pages:   pages,
+		Hosts:   s.hosts,
+		About:   about(),
+		Modules: modules,
+		Cookie:  "-" + port,
+		Network: network.asSeen(),
+		Keeper:  keeper,
 	})
 	if err != nil {
 		return err
 	}
-	_, _ = fmt.Fprintf(s.out, "Hodometer is at http://%s\n%sEverything is kept in %s\nWhile it runs, copy it with hodometer backup: a plain copy lacks what was done last\n", listener.Addr(), network.said(), path)
+	_, _ = fmt.Fprintf(
+		s.out,
+		"Hodometer is at http://%s\n%sEverything is kept in %s\nWhile it runs, copy it with hodometer backup: a plain "+
+			"copy lacks what was done last\n",
+		listener.Addr(),
+		network.said(),
+		path,
+	)
 	copying, stop := context.WithCancel(ctx)
 	kept := make(chan struct{})
 	go func() { defer close(kept); keeper.Run(copying) }()
@@ -127,12 +145,17 @@ func serve(ctx context.Context, s service) error {
 // server answers by a handler, within the limits, and logs what went wrong with connections at a level.
 func (s service) server(handler http.Handler, level slog.Level) *http.Server {
 	return &http.Server{
-		Handler: handler, ErrorLog: slog.NewLogLogger(s.log.Handler(), level),
-		ReadHeaderTimeout: s.limits.header, ReadTimeout: s.limits.read, WriteTimeout: s.limits.write, IdleTimeout: s.limits.idle,
+		Handler:           handler,
+		ErrorLog:          slog.NewLogLogger(s.log.Handler(), level),
+		ReadHeaderTimeout: s.limits.header,
+		ReadTimeout:       s.limits.read,
+		WriteTimeout:      s.limits.write,
+		IdleTimeout:       s.limits.idle,
 	}
 }
 
-// listen takes the address of this machine. It returns an error wrapping errNetwork for one that other machines can reach.
+// listen takes the address of this machine. It returns an error wrapping errNetwork for one that other machines can
+// reach.
 func (s service) listen(ctx context.Context) (net.Listener, error) {
 	listener, err := (&net.ListenConfig{}).Listen(ctx, "tcp", s.addr)
 	if err != nil {

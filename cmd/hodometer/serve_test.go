@@ -89,10 +89,12 @@ func TestOnlyOwnNamesAreAnswered(t *testing.T) {
 	at := start(t, func(s *service) { s.hosts = []string{"clubhouse.local"} })
 	_, port, err := net.SplitHostPort(at)
 	require.NoError(t, err)
-	for _, host := range []string{"localhost:" + port, "127.0.0.1:" + port, "[::1]:" + port, "clubhouse.local", "ClubHouse.Local:" + port} {
+	for _, host := range []string{"localhost:" + port, "127.0.0.1:" + port, "[::1]:" + port, "clubhouse.local",
+		"ClubHouse.Local:" + port} {
 		require.Equal(t, http.StatusOK, under(t, at, host), host)
 	}
-	for _, host := range []string{"evil.example", "evil.example:" + port, "192.0.2.7:" + port, "localhost.evil.example", "clubhouse.local.evil.example"} {
+	for _, host := range []string{"evil.example", "evil.example:" + port, "192.0.2.7:" + port, "localhost.evil.example",
+		"clubhouse.local.evil.example"} {
 		require.Equal(t, http.StatusMisdirectedRequest, under(t, at, host), host)
 	}
 }
@@ -102,7 +104,11 @@ func TestAStalledBodyIsGivenUp(t *testing.T) {
 	conn, err := (&net.Dialer{}).DialContext(t.Context(), "tcp", address)
 	require.NoError(t, err)
 	defer func() { require.NoError(t, conn.Close()) }()
-	_, err = io.WriteString(conn, "PUT /api/settings HTTP/1.1\r\nHost: localhost\r\nContent-Type: application/json\r\nIf-Match: \"0\"\r\nContent-Length: 100\r\n\r\n{")
+	_, err = io.WriteString(
+		conn,
+		"PUT /api/settings HTTP/1.1\r\nHost: localhost\r\nContent-Type: application/json\r\nIf-Match: "+
+			"\"0\"\r\nContent-Length: 100\r\n\r\n{",
+	)
 	require.NoError(t, err)
 	require.NoError(t, conn.SetReadDeadline(time.Now().Add(20*time.Second)))
 	answer, err := io.ReadAll(conn)
@@ -127,10 +133,22 @@ func TestASecondProgramDoesNotRunWithTheFile(t *testing.T) {
 	data := filepath.Join(t.TempDir(), "club.db")
 	start(t, func(s *service) { s.data = data })
 	for _, isDemo := range []bool{false, true} {
-		err := serve(t.Context(), service{addr: "127.0.0.1:0", data: data, demo: isDemo, now: time.Now, limits: usualLimits(), log: slog.New(slog.DiscardHandler), out: io.Discard})
+		err := serve(
+			t.Context(),
+			service{
+				addr:   "127.0.0.1:0",
+				data:   data,
+				demo:   isDemo,
+				now:    time.Now,
+				limits: usualLimits(),
+				log:    slog.New(slog.DiscardHandler),
+				out:    io.Discard,
+			},
+		)
 		require.ErrorIs(t, err, keeping.ErrRuns)
 	}
-	for _, args := range [][]string{{"check", "--data", data}, {"backup", filepath.Join(t.TempDir(), "c.db"), "--data", data}} {
+	for _, args := range [][]string{{"check", "--data", data}, {"backup", filepath.Join(t.TempDir(), "c.db"), "--data",
+		data}} {
 		_, err := says(t, args...)
 		require.NoError(t, err, args)
 	}

@@ -16,7 +16,12 @@ import (
 // simulatedCommand runs a ball machine or an eye for landings that is not there.
 func simulatedCommand(command string) *cobra.Command {
 	usual := map[string]string{"machine": "127.0.0.1:7501", "eye": "127.0.0.1:7502"}[command]
-	c := &cobra.Command{Use: command, GroupID: "beside", Args: cobra.NoArgs, Example: "  hodometer " + command + " --seed 7"}
+	c := &cobra.Command{
+		Use:     command,
+		GroupID: "beside",
+		Args:    cobra.NoArgs,
+		Example: "  hodometer " + command + " --seed 7",
+	}
 	flags := c.Flags()
 	addr := flags.String("addr", usual, "address to listen on")
 	seed := flags.Uint64("seed", 1, "another number, another chance")
@@ -35,8 +40,11 @@ func simulatedCommand(command string) *cobra.Command {
 	c.RunE = func(c *cobra.Command, _ []string) error {
 		made.Seed = *seed
 		share := func(x float64) bool { return x >= 0 && x <= 1 }
-		if made.Hopper < 0 || !share(made.Jitter) || !share(made.Jams) || !(spread >= 0 && spread <= 20) || !(flight >= 0 && flight <= 10) {
-			return misuse{errors.New("--hopper from 0, --jitter and --jams from 0 to 1, --spread up to 20 m, --flight up to 10 s")}
+		if made.Hopper < 0 || !share(made.Jitter) || !share(made.Jams) || !(spread >= 0 && spread <= 20) ||
+			!(flight >= 0 && flight <= 10) {
+			return misuse{
+				errors.New("--hopper from 0, --jitter and --jams from 0 to 1, --spread up to 20 m, --flight up to 10 s"),
+			}
 		}
 		var device equipment.Simulated = equipment.SimulatedMachine{Machine: throwing.NewMachine(made)}
 		if command == "eye" {

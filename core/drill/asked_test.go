@@ -54,7 +54,8 @@ func TestAVersionChangesWhatIsAskedFor(t *testing.T) {
 // What a version asks for leaves the balls, the minutes and the tasks of every drill as they are.
 func TestWhatIsAskedForIsNoWorkMore(t *testing.T) {
 	for _, stored := range library.All() {
-		for _, kind := range []feed.TransformationKind{feed.OtherReply, feed.Attack, feed.Neutral, feed.SliceIn, feed.Constrained, feed.Free} {
+		for _, kind := range []feed.TransformationKind{feed.OtherReply, feed.Attack, feed.Neutral, feed.SliceIn,
+			feed.Constrained, feed.Free} {
 			d := stored.Document
 			after, _, err := d.Transformed(t.Context(), []feed.Transformation{{Kind: kind}}, coach.Default())
 			if err != nil && strings.Contains(err.Error(), "changes nothing") {

@@ -16,8 +16,8 @@ func mentions(lines, words []string) bool {
 	})
 }
 
-// Care lists the usual cautions that apply to a drill, each once: its own, and those that follow from what is carried, who waits
-// where, and what is played. Common practice, no source; no medical advice.
+// Care lists the usual cautions that apply to a drill, each once: its own, and those that follow from what is carried,
+// who waits where, and what is played. Common practice, no source; no medical advice.
 func (d Document) Care() []string {
 	all := []string{}
 	add := func(text string) {
@@ -67,7 +67,10 @@ func (d Document) facesVolleyers() bool {
 	if err != nil || !c.HasNet() || c.AtTable() {
 		return false
 	}
-	if !slices.ContainsFunc(d.Pattern.Tasks, func(t feed.Task) bool { return t.Stroke.Volleyed() || sports.Of(c.Sport).Overhead(t.Stroke) }) {
+	if !slices.ContainsFunc(
+		d.Pattern.Tasks,
+		func(t feed.Task) bool { return t.Stroke.Volleyed() || sports.Of(c.Sport).Overhead(t.Stroke) },
+	) {
 		return false
 	}
 	return slices.ContainsFunc(d.Places, func(p Place) bool {

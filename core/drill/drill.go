@@ -142,7 +142,8 @@ func (d Document) Check() error {
 	starts := d.Starts()
 	for i, task := range d.Pattern.Tasks {
 		path := invalid.Join("pattern.tasks", i)
-		for part, mark := range map[string]*court.Mark{"landing": &task.Landing, "from": task.From, "reply": task.Reply, "recover": task.Recover} {
+		for part, mark := range map[string]*court.Mark{"landing": &task.Landing, "from": task.From, "reply": task.Reply,
+			"recover": task.Recover} {
 			if mark != nil {
 				_, err := c.Resolve(*mark)
 				wrong.Under(invalid.Join(path, part), err)
@@ -164,7 +165,8 @@ func (d Document) Check() error {
 		if strings.TrimSpace(v.Name) == "" {
 			wrong.Add(invalid.Join("variations", i, "name"), "give the version a name")
 		}
-		if v.Name == coach.AsWritten || slices.ContainsFunc(d.Variations[:i], func(other Variation) bool { return other.Name == v.Name }) {
+		if v.Name == coach.AsWritten ||
+			slices.ContainsFunc(d.Variations[:i], func(other Variation) bool { return other.Name == v.Name }) {
 			wrong.Add(invalid.Join("variations", i, "name"), "this name is taken; give each version one of its own")
 		}
 	}
@@ -194,8 +196,8 @@ func (d Document) Aimed(m Measure) (court.Shape, bool) {
 	return shape, err == nil
 }
 
-// TargetOf is the target of a measure: its own, and of serves without one the box into which they have to go. None where in is
-// enough.
+// TargetOf is the target of a measure: its own, and of serves without one the box into which they have to go. None
+// where in is enough.
 func (d Document) TargetOf(m Measure) *court.Target {
 	if m.Target != nil {
 		return m.Target

@@ -45,15 +45,21 @@ func TestCheckNamesTheField(t *testing.T) {
 		{"a court of another sport", func(d *drill.Document) { d.Sport = court.Squash }, "court"},
 		{"no feeder", func(d *drill.Document) { d.Places = d.Places[:1] }, "places"},
 		{"a start off the map", func(d *drill.Document) { d.Places[0].Mark = court.At(0, -40) }, "places.0.mark"},
-		{"a ball off the map", func(d *drill.Document) { d.Pattern.Tasks[1].Landing = court.At(40, 0) }, "pattern.tasks.1.landing"},
+		{"a ball off the map", func(d *drill.Document) { d.Pattern.Tasks[1].Landing = court.At(40, 0) },
+			"pattern.tasks.1.landing"},
 		{"a target of no size", func(d *drill.Document) { d.Measures[0].Target.Radius = 0 }, "measures.0.target.radius"},
 		{"an obstacle of no size", func(d *drill.Document) {
 			d.Places = append(d.Places, drill.Place{Kind: drill.Obstacle, Mark: court.At(0, -5)})
 		}, "places.3.size"},
 		{"a no-go that is nowhere", func(d *drill.Document) { d.NoGo = []drill.NoGo{{}} }, "noGo.0.line"},
 		{"a no-go line that is not there", func(d *drill.Document) { d.NoGo = []drill.NoGo{{Line: "rope"}} }, "noGo.0.line"},
-		{"a no-go area of no size", func(d *drill.Document) { area := court.Ring(0, court.At(0, 5)); d.NoGo = []drill.NoGo{{Area: &area}} }, "noGo.0.area.radius"},
-		{"a caution nobody reads", func(d *drill.Document) { d.Cautions = []string{string(make([]rune, 201))} }, "cautions.0"},
+		{"a no-go area of no size", func(d *drill.Document) {
+			area := court.Ring(0,
+				court.At(0, 5))
+			d.NoGo = []drill.NoGo{{Area: &area}}
+		}, "noGo.0.area.radius"},
+		{"a caution nobody reads", func(d *drill.Document) { d.Cautions = []string{string(make([]rune, 201))} },
+			"cautions.0"},
 	} {
 		t.Run(c.name, func(t *testing.T) {
 			d := sample.Coin().Document
@@ -102,7 +108,11 @@ func TestADrillWithOneOfEverything(t *testing.T) {
 	for _, spot := range r.Spots {
 		require.False(t, handles[spot.Handle])
 		handles[spot.Handle] = true
-		moved, err := d.Edited(drill.Edit{Move: &drill.Move{Handle: spot.Handle, To: court.Point{X: spot.At.X + 0.1, Y: spot.At.Y}}}, student.RightHand, coach.Default())
+		moved, err := d.Edited(
+			drill.Edit{Move: &drill.Move{Handle: spot.Handle, To: court.Point{X: spot.At.X + 0.1, Y: spot.At.Y}}},
+			student.RightHand,
+			coach.Default(),
+		)
 		require.NoError(t, err, spot.Handle)
 		require.NotEqual(t, d, moved)
 		require.Equal(t, full(), d, "moving a copy leaves the drill alone")

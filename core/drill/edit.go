@@ -115,5 +115,7 @@ func (d Document) Removable(i int) bool {
 }
 
 func noSpot(path, handle string) error {
-	return invalid.Fields{{Path: path, Message: fmt.Sprintf("there is no place called %q in this drill that can be changed so", handle)}}
+	return invalid.Fields{
+		{Path: path, Message: fmt.Sprintf("there is no place called %q in this drill that can be changed so", handle)},
+	}
 }

@@ -18,16 +18,36 @@ import (
 )
 
 func TestMovedKeepsItsLinesAndRounds(t *testing.T) {
-	d, err := sample.Coin().Document.Edited(drill.Edit{Move: &drill.Move{Handle: "pattern.tasks.0.landing", To: court.Point{X: 1.037, Y: -9.02}, RoundX: true, RoundY: true}}, student.RightHand, coach.Default())
+	d, err := sample.Coin().Document.Edited(
+		drill.Edit{
+			Move: &drill.Move{
+				Handle: "pattern.tasks.0.landing",
+				To:     court.Point{X: 1.037, Y: -9.02},
+				RoundX: true,
+				RoundY: true,
+			},
+		},
+		student.RightHand,
+		coach.Default(),
+	)
 	require.NoError(t, err)
 	landing := d.Pattern.Tasks[0].Landing
 	// The near baseline is at −11.8872 and the right singles sideline at 4.1148: 2.867 and 3.078 off.
-	require.Equal(t, court.From(court.Off(court.NearBaseline, 2.85, court.In), court.Off(court.RightSingles, 3.1, court.In)), landing)
+	require.Equal(
+		t,
+		court.From(court.Off(court.NearBaseline, 2.85, court.In), court.Off(court.RightSingles, 3.1, court.In)),
+		landing,
+	)
 	require.NotEqual(t, landing, sample.Coin().Document.Pattern.Tasks[0].Landing, "the drill it came from is untouched")
 
-	for handle, path := range map[string]string{"places.9": "move.handle", "measures.0.target.mark": "measures.0.target.mark", "nonsense": "move.handle", "places.0.mark": "places.0.mark"} {
+	for handle, path := range map[string]string{"places.9": "move.handle",
+		"measures.0.target.mark": "measures.0.target.mark", "nonsense": "move.handle", "places.0.mark": "places.0.mark"} {
 		to := court.Point{X: 0, Y: 90}
-		_, err := sample.Coin().Document.Edited(drill.Edit{Move: &drill.Move{Handle: handle, To: to}}, student.RightHand, coach.Default())
+		_, err := sample.Coin().Document.Edited(
+			drill.Edit{Move: &drill.Move{Handle: handle, To: to}},
+			student.RightHand,
+			coach.Default(),
+		)
 		var fields invalid.Fields
 		require.ErrorAs(t, err, &fields, handle)
 		require.Equal(t, path, fields[0].Path)
@@ -78,15 +98,36 @@ func TestAPlaceIsSaidInAnotherWay(t *testing.T) {
 	// 11.8872 − 8 and 4.1148 − 3.
 	require.Equal(t, "3.89 m inside the near baseline, 1.11 m inside the left singles sideline", spot(lines).Description)
 	require.InDelta(t, 0, spot(lines).At.Distance(court.Point{X: -3, Y: -8}), 1e-9, "the cone stays where it is")
-	require.Equal(t, "3 m left of the middle, 8 m this side of the net", spot(reword(lines, court.Reference{})).Description, "and back")
+	require.Equal(
+		t,
+		"3 m left of the middle, 8 m this side of the net",
+		spot(reword(lines, court.Reference{})).Description,
+		"and back",
+	)
 
-	theirs := reword(d, court.Reference{Lines: []court.LineID{court.NearBaseline, court.RightSingles}, View: court.FarEndPlayer, Scales: true})
-	require.Equal(t, "3.89 m inside the near baseline, 1.11 m inside the right singles sideline (the far player's left and right)", spot(theirs).Description)
+	theirs := reword(
+		d,
+		court.Reference{
+			Lines:  []court.LineID{court.NearBaseline, court.RightSingles},
+			View:   court.FarEndPlayer,
+			Scales: true,
+		},
+	)
+	require.Equal(
+		t,
+		"3.89 m inside the near baseline, 1.11 m inside the right singles sideline (the far player's left and right)",
+		spot(theirs).Description,
+	)
 	require.InDelta(t, 0, spot(theirs).At.Distance(court.Point{X: -3, Y: -8}), 1e-9)
 	require.True(t, spot(theirs).Mark.Scales)
 
 	along := reword(d, court.Reference{Lines: []court.LineID{court.LeftSingles}})
-	require.Equal(t, "3.89 m along the left singles sideline from its near end", spot(along).Description, "on the line, where it is nearest")
+	require.Equal(
+		t,
+		"3.89 m along the left singles sideline from its near end",
+		spot(along).Description,
+		"on the line, where it is nearest",
+	)
 	along = change(along, drill.Edit{Typed: &coach.Typed{Path: "places.3.mark.along", Text: "2 m from the far end"}})
 	require.Equal(t, "2 m along the left singles sideline from its far end", spot(along).Description)
 	along = change(along, drill.Edit{Move: &drill.Move{Handle: "places.3.mark", To: court.Point{X: 0, Y: 1}}})
@@ -95,7 +136,8 @@ func TestAPlaceIsSaidInAnotherWay(t *testing.T) {
 	require.Equal(t, "1 m right of the middle, 8 m this side of the net", spot(plain).Description)
 
 	for path, c := range map[string]drill.Edit{
-		"places.3.mark.lines.0": {Reword: &drill.Reword{Handle: "places.3.mark", Reference: court.Reference{Lines: []court.LineID{"rope"}}}},
+		"places.3.mark.lines.0": {Reword: &drill.Reword{Handle: "places.3.mark",
+			Reference: court.Reference{Lines: []court.LineID{"rope"}}}},
 		"places.3.mark.measures.1.line": {Reword: &drill.Reword{Handle: "places.3.mark",
 			Reference: court.Reference{Lines: []court.LineID{court.LeftSingles, court.RightSingles}}}},
 		"reword.handle":         {Reword: &drill.Reword{Handle: "places.30.mark"}},
@@ -119,7 +161,11 @@ func TestTheContactIsDraggedAlongTheBall(t *testing.T) {
 	m := p.Timeline.Interceptions[0]
 	drag := func(y float64) feed.Task {
 		x := m.Bounce.X + (m.Where.X-m.Bounce.X)*(y-m.Bounce.Y)/(m.Where.Y-m.Bounce.Y)
-		changed, err := d.Edited(drill.Edit{Move: &drill.Move{Handle: "pattern.tasks.0.contact", To: court.Point{X: x, Y: y}}}, student.RightHand, s)
+		changed, err := d.Edited(
+			drill.Edit{Move: &drill.Move{Handle: "pattern.tasks.0.contact", To: court.Point{X: x, Y: y}}},
+			student.RightHand,
+			s,
+		)
 		require.NoError(t, err)
 		return changed.Pattern.Tasks[0]
 	}

@@ -12,8 +12,8 @@ type Face struct {
 	Rounds int     `json:"rounds"`
 }
 
-// FaceOf is the clock of a measure: that of a pattern that is work by the clock, else the time that its first goal has; nil where it has
-// none.
+// FaceOf is the clock of a measure: that of a pattern that is work by the clock, else the time that its first goal has;
+// nil where it has none.
 func (d Document) FaceOf(m Measure) *Face {
 	if p := d.Pattern; p.Ends == feed.ByTheClock && p.On > 0 {
 		return &Face{Work: p.On, Rest: p.Pause, Rounds: max(1, p.Sequences)}

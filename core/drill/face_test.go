@@ -10,7 +10,8 @@ import (
 	"hodometer/core/drill/library"
 )
 
-// Twenty seconds on, twenty off, six times (common practice, no source); a challenge of a minute; and no clock where there is no time.
+// Twenty seconds on, twenty off, six times (common practice, no source); a challenge of a minute; and no clock where
+// there is no time.
 func TestTheClockOfAMeasure(t *testing.T) {
 	var faces []drill.Face
 	for _, stored := range library.All() {

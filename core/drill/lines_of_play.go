@@ -36,10 +36,12 @@ func (l line) off(p court.Point) (metres float64, beside bool) {
 // crosses says whether two lines cross.
 func (l line) crosses(m line) bool {
 	side := func(a, b, c court.Point) float64 { return (b.X-a.X)*(c.Y-a.Y) - (b.Y-a.Y)*(c.X-a.X) }
-	return side(l.from, l.to, m.from)*side(l.from, l.to, m.to) < 0 && side(m.from, m.to, l.from)*side(m.from, m.to, l.to) < 0
+	return side(l.from, l.to, m.from)*side(l.from, l.to, m.to) < 0 &&
+		side(m.from, m.to, l.from)*side(m.from, m.to, l.to) < 0
 }
 
-// linesOfPlay are the ways of the balls of a drill as they are drawn, and the ways that its players run between them. Of a rally nothing is drawn.
+// linesOfPlay are the ways of the balls of a drill as they are drawn, and the ways that its players run between them.
+// Of a rally nothing is drawn.
 func (d Document) linesOfPlay(c court.Court) (balls, runs []line) {
 	feeder, fed := d.Place(Feeder)
 	var target *court.Point
@@ -91,8 +93,8 @@ func (d Document) linesOfPlay(c court.Court) (balls, runs []line) {
 	return balls, runs
 }
 
-// dangers are cautions that follow from what stands where: who stands at the net in the line of a feed or a reply, players whose runs cross, and a rope in
-// the way of a run. Common practice, no source.
+// dangers are cautions that follow from what stands where: who stands at the net in the line of a feed or a reply,
+// players whose runs cross, and a rope in the way of a run. Common practice, no source.
 func (d Document) dangers() []string {
 	c, err := sports.Court(d.Court)
 	if err != nil || c.AtTable() {
@@ -101,7 +103,9 @@ func (d Document) dangers() []string {
 	var list []string
 	balls, runs := d.linesOfPlay(c)
 	for i, place := range d.Places {
-		stands := place.Kind == Start && d.Starts() > 1 || place.Kind == Opponent || place.Kind == Partner || place.Kind == Queue || place.Kind == OnDeck
+		stands := place.Kind == Start && d.Starts() > 1 || place.Kind == Opponent || place.Kind == Partner ||
+			place.Kind == Queue ||
+			place.Kind == OnDeck
 		at, err := c.Resolve(place.Mark)
 		if err != nil {
 			continue
@@ -109,7 +113,13 @@ func (d Document) dangers() []string {
 		if stands && c.HasNet() && math.Abs(at.Y) <= atTheNet {
 			for _, ball := range balls {
 				if off, beside := ball.off(at); off < inLine && beside {
-					list = append(list, fmt.Sprintf("The %s at the net is in the line of a ball: eyes on it and racket up, or one step to the side.", strings.Replace(d.PlaceName(i), string(Start), "player", 1)))
+					list = append(
+						list,
+						fmt.Sprintf(
+							"The %s at the net is in the line of a ball: eyes on it and racket up, or one step to the side.",
+							strings.Replace(d.PlaceName(i), string(Start), "player", 1),
+						),
+					)
 					break
 				}
 			}
@@ -118,7 +128,10 @@ func (d Document) dangers() []string {
 			rope := line{from: court.Point{X: at.X - place.Size/2, Y: at.Y}, to: court.Point{X: at.X + place.Size/2, Y: at.Y}}
 			for _, run := range runs {
 				if run.crosses(rope) {
-					list = append(list, "A rope lies in the way of a run: flat on the floor or out of the way, and nobody backs up over it.")
+					list = append(
+						list,
+						"A rope lies in the way of a run: flat on the floor or out of the way, and nobody backs up over it.",
+					)
 					break
 				}
 			}

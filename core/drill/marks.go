@@ -23,7 +23,10 @@ type NamedMark struct {
 func (d *Document) Marks() []NamedMark {
 	var list []NamedMark
 	for i := range d.Places {
-		list = append(list, NamedMark{Handle: placeHandle(i), Label: d.PlaceName(i), Mark: &d.Places[i].Mark, Place: &d.Places[i], Index: i})
+		list = append(
+			list,
+			NamedMark{Handle: placeHandle(i), Label: d.PlaceName(i), Mark: &d.Places[i].Mark, Place: &d.Places[i], Index: i},
+		)
 	}
 	for i := range d.Pattern.Tasks {
 		task := &d.Pattern.Tasks[i]
@@ -73,7 +76,14 @@ func targetMarks(path, label string, t *court.Target) []NamedMark {
 		list = append(list, NamedMark{Handle: path + ".other", Label: label + ", other post", Mark: t.Other})
 	}
 	for i := range t.Points {
-		list = append(list, NamedMark{Handle: invalid.Join(path, "points", i), Label: fmt.Sprintf("%s, corner %d", label, i+1), Mark: &t.Points[i]})
+		list = append(
+			list,
+			NamedMark{
+				Handle: invalid.Join(path, "points", i),
+				Label:  fmt.Sprintf("%s, corner %d", label, i+1),
+				Mark:   &t.Points[i],
+			},
+		)
 	}
 	return list
 }
@@ -119,7 +129,15 @@ func (d Document) TransferTo(id court.ID, scales, plain []string, t court.Tape) 
 	changed.Court, changed.Sport = to.ID, to.Sport
 	var list []TransferredMark
 	for _, m := range changed.Marks() {
-		list = append(list, TransferredMark{Handle: m.Handle, Label: m.Label, Description: from.Describe(*m.Mark, t), Moved: from.Preview(*m.Mark, to, t)})
+		list = append(
+			list,
+			TransferredMark{
+				Handle:      m.Handle,
+				Label:       m.Label,
+				Description: from.Describe(*m.Mark, t),
+				Moved:       from.Preview(*m.Mark, to, t),
+			},
+		)
 		if slices.Contains(plain, m.Handle) {
 			*m.Mark = list[len(list)-1].Moved.Plain.Mark
 			continue
@@ -130,9 +148,9 @@ func (d Document) TransferTo(id court.ID, scales, plain []string, t court.Tape) 
 	return changed, list, nil
 }
 
-// OnCourt returns the drill on another court of its sport: marks keep their offsets from the lines, or scale where they say so; one that
-// would make no sense there comes to the same share of the court. It returns invalid.Fields, and the drill as it is, where the drill
-// makes no sense on that court.
+// OnCourt returns the drill on another court of its sport: marks keep their offsets from the lines, or scale where they
+// say so; one that would make no sense there comes to the same share of the court. It returns invalid.Fields, and the
+// drill as it is, where the drill makes no sense on that court.
 func (d Document) OnCourt(id court.ID) (Document, error) {
 	to, err := sports.Court(id)
 	if err != nil || to.Sport != d.Sport || to.ID == d.Court {

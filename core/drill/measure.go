@@ -17,8 +17,8 @@ import (
 // MaxMeasures is how many measures a drill can have: as many as a coach tells apart on one court.
 const MaxMeasures = 8
 
-// Measure is something that is tried in a drill, and counted by itself: what, with which balls, where to, and how much of
-// it is to be reached.
+// Measure is something that is tried in a drill, and counted by itself: what, with which balls, where to, and how much
+// of it is to be reached.
 type Measure struct {
 	Number int           `json:"number" minimum:"1" maximum:"8" description:"On the court and in what was counted; it stays when others come or go"`
 	Name   string        `json:"name,omitempty" maxLength:"40" description:"What the coach calls it; empty: as it is drawn"`
@@ -57,7 +57,8 @@ func (o Order) String() string {
 // Follow says whether the measures share the balls, one being on at a time.
 func (o Order) Follow() bool { return o == OneByOne || o == GoalByGoal }
 
-// FirstMeasure is the number that the first measure of a drill had, and the measure of a count that names none: there was no other.
+// FirstMeasure is the number that the first measure of a drill had, and the measure of a count that names none: there
+// was no other.
 const FirstMeasure = 1
 
 // Main is the first measure: what stands for the drill where there is room for one only.
@@ -147,7 +148,11 @@ func (d Document) Tried(m Measure) float64 {
 	if p.Rally != nil {
 		return turn * float64(p.Rally.Shots)
 	}
-	return turn * p.CountTasks(func(i int, t feed.Task) bool { return (m.Has(i) || d.Order.Follow()) && m.feeds(t) }) / float64(p.Roles())
+	return turn * p.CountTasks(
+		func(i int, t feed.Task) bool { return (m.Has(i) || d.Order.Follow()) && m.feeds(t) },
+	) / float64(
+		p.Roles(),
+	)
 }
 
 // In is how many balls, or tasks without a ball, one attempt at a measure takes.
@@ -155,7 +160,10 @@ func (d Document) In(m Measure) int {
 	if m.What != score.Sequence || d.Pattern.Rally != nil {
 		return 1
 	}
-	return max(1, int(math.Round(d.Pattern.CountTasks(func(i int, t feed.Task) bool { return m.Has(i) && t.Kind.Flies() }))))
+	return max(
+		1,
+		int(math.Round(d.Pattern.CountTasks(func(i int, t feed.Task) bool { return m.Has(i) && t.Kind.Flies() }))),
+	)
 }
 
 // GoalAt is a goal of a drill: of which measure, and which of its goals, both from 0.
@@ -185,8 +193,8 @@ func (d Document) Before(at GoalAt) []GoalAt {
 	return list
 }
 
-// On is which measure is to be counted, from 0, where so many goals of each are met: of measures that follow one another the
-// one whose turn it is, and the last one at the end; side by side all are, and it is the first.
+// On is which measure is to be counted, from 0, where so many goals of each are met: of measures that follow one
+// another the one whose turn it is, and the last one at the end; side by side all are, and it is the first.
 func (d Document) On(met []int) int {
 	if !d.Order.Follow() {
 		return 0
@@ -217,12 +225,21 @@ func (d Document) checkMeasures(c court.Court) error {
 		wrong.Under(path, d.checkMeasure(c, m))
 		if len(m.Goals) > 0 && m.Goals[0].Kind == score.AsManyAsPossible {
 			if timed >= 0 && !d.Order.Follow() {
-				wrong.Add(invalid.Join(path, "goals", 0, "minutes"), "its time would overlap that of measure %d; let the measures follow one another", d.Measures[timed].Number)
+				wrong.Add(
+					invalid.Join(path, "goals", 0, "minutes"),
+					"its time would overlap that of measure %d; let the measures follow one another",
+					d.Measures[timed].Number,
+				)
 			}
 			timed = i
 		}
 		if d.Order.Follow() && len(m.Goals) > 0 && m.What != d.Measures[0].What {
-			wrong.Add(invalid.Join(path, "what"), "measures that follow one another count the same thing; this one counts %s and the first one %s", m.What.Many(), d.Measures[0].What.Many())
+			wrong.Add(
+				invalid.Join(path, "what"),
+				"measures that follow one another count the same thing; this one counts %s and the first one %s",
+				m.What.Many(),
+				d.Measures[0].What.Many(),
+			)
 		}
 	}
 	return wrong.Err()

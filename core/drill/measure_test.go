@@ -37,16 +37,27 @@ func TestWhatIsWrongWithMeasures(t *testing.T) {
 	}{
 		{"none", nil, "", "measures", "at least one"},
 		{"nine", nine, "", "measures", "at most 8"},
-		{"one number twice", []drill.Measure{measure(2, score.Ball, total(1)), measure(2, score.Ball, total(1))}, "", "measures.1.number", "measure 2 already"},
+		{"one number twice", []drill.Measure{measure(2, score.Ball, total(1)), measure(2, score.Ball, total(1))}, "",
+			"measures.1.number", "measure 2 already"},
 		{"no goal", []drill.Measure{measure(1, score.Ball, nil)}, "", "measures.0.goals", "what is to be reached"},
-		{"a task that is not there", []drill.Measure{measure(1, score.Ball, total(1), 0, 7)}, "", "measures.0.tasks.1", "no task 8"},
-		{"what no task feeds", []drill.Measure{measure(1, score.Repetition, total(1))}, "", "measures.0.tasks", "it counts repetitions"},
-		{"rallies that are not there", []drill.Measure{measure(1, score.Rally, score.Course{{Kind: score.Rallies, Count: 1, From: 1, To: 3}})}, "", "measures.0.what", "each reply is the next feed"},
-		{"a goal of another unit", []drill.Measure{measure(1, score.Ball, score.Course{{Kind: score.FirstTo, Count: 11}})}, "", "measures.0.goals.0.kind", "is not counted in balls"},
-		{"a goal that cannot be finished", []drill.Measure{measure(1, score.Ball, score.Course{{Kind: score.Stages, Stages: []score.Stage{{}}}})}, "", "measures.0.goals.0.stages.0.count", "at least one ball"},
-		{"a target of no size", []drill.Measure{{Number: 1, What: score.Ball, Goals: total(1), Target: &court.Target{Kind: court.Circle}}}, "", "measures.0.target.mark", ""},
-		{"times that overlap", []drill.Measure{measure(1, score.Ball, inTime), measure(2, score.Ball, inTime)}, "", "measures.1.goals.0.minutes", "overlap that of measure 1"},
-		{"units that cannot follow", []drill.Measure{measure(1, score.Ball, total(1)), measure(2, score.Sequence, total(1))}, drill.OneByOne, "measures.1.what", "sequences and the first one balls"},
+		{"a task that is not there", []drill.Measure{measure(1, score.Ball, total(1), 0, 7)}, "", "measures.0.tasks.1",
+			"no task 8"},
+		{"what no task feeds", []drill.Measure{measure(1, score.Repetition, total(1))}, "", "measures.0.tasks",
+			"it counts repetitions"},
+		{"rallies that are not there", []drill.Measure{measure(1, score.Rally,
+			score.Course{{Kind: score.Rallies, Count: 1, From: 1, To: 3}})}, "", "measures.0.what",
+			"each reply is the next feed"},
+		{"a goal of another unit", []drill.Measure{measure(1, score.Ball, score.Course{{Kind: score.FirstTo, Count: 11}})},
+			"", "measures.0.goals.0.kind", "is not counted in balls"},
+		{"a goal that cannot be finished", []drill.Measure{measure(1, score.Ball,
+			score.Course{{Kind: score.Stages, Stages: []score.Stage{{}}}})}, "", "measures.0.goals.0.stages.0.count",
+			"at least one ball"},
+		{"a target of no size", []drill.Measure{{Number: 1, What: score.Ball, Goals: total(1),
+			Target: &court.Target{Kind: court.Circle}}}, "", "measures.0.target.mark", ""},
+		{"times that overlap", []drill.Measure{measure(1, score.Ball, inTime), measure(2, score.Ball, inTime)}, "",
+			"measures.1.goals.0.minutes", "overlap that of measure 1"},
+		{"units that cannot follow", []drill.Measure{measure(1, score.Ball, total(1)), measure(2, score.Sequence, total(1))},
+			drill.OneByOne, "measures.1.what", "sequences and the first one balls"},
 	} {
 		t.Run(c.name, func(t *testing.T) {
 			d := sample.Coin().Document
@@ -88,7 +99,8 @@ func TestAttemptsOfATurn(t *testing.T) {
 	require.InDelta(t, 4, d.Tried(measure(1, score.Rally, nil)), 0)
 }
 
-// Whatever was met, all that comes before the goal that is on is met, and nothing that is met comes after one that is not.
+// Whatever was met, all that comes before the goal that is on is met, and nothing that is met comes after one that is
+// not.
 func TestTheMeasureThatIsOn(t *testing.T) {
 	rapid.Check(t, func(t *rapid.T) {
 		d := drill.Document{Order: rapid.SampledFrom([]drill.Order{drill.OneByOne, drill.GoalByGoal}).Draw(t, "order")}
@@ -131,7 +143,8 @@ func TestMeasuresKeepTheirTasks(t *testing.T) {
 		if len(d.Measures) == 0 {
 			continue
 		}
-		for _, kind := range []feed.TransformationKind{feed.Reverse, feed.DropTask, feed.Constrain, feed.LinkOn, feed.Quicken} {
+		for _, kind := range []feed.TransformationKind{feed.Reverse, feed.DropTask, feed.Constrain, feed.LinkOn,
+			feed.Quicken} {
 			varied, _, err := d.Transformed(t.Context(), []feed.Transformation{{Kind: kind}}, coach.Default())
 			if err != nil {
 				continue // it cannot be fed, or would be too long

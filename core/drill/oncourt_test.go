@@ -9,8 +9,8 @@ import (
 	"hodometer/core/sport/sports"
 )
 
-// Every drill of tennis can be played on the court of every ball stage: it stays on the court, keeps its balls and its measures, and
-// comes back to its own.
+// Every drill of tennis can be played on the court of every ball stage: it stays on the court, keeps its balls and its
+// measures, and comes back to its own.
 func TestADrillIsPlayedOnTheCourtThatThereIs(t *testing.T) {
 	for _, stored := range library.All() {
 		d := stored.Document

@@ -16,8 +16,9 @@ func (m Measure) Sized(by float64) Measure {
 	return m
 }
 
-// OnTheSpot is the drill, in the version that it is, with some steps taken and its targets so many times as large; 0 leaves these as they are. It
-// returns invalid.Fields, and the drill as it was, where that is not possible or changes nothing.
+// OnTheSpot is the drill, in the version that it is, with some steps taken and its targets so many times as large; 0
+// leaves these as they are. It returns invalid.Fields, and the drill as it was, where that is not possible or changes
+// nothing.
 func (d Document) OnTheSpot(steps []feed.Transformation, size float64) (Document, error) {
 	c, err := sports.Court(d.Court)
 	if err != nil {

@@ -55,6 +55,9 @@ func (d Document) RealismOf(m Measure) Realism {
 
 // WithMachine says whether the drill is planned with a ball machine: its balls come from one, or one is carried to it.
 func (d Document) WithMachine() bool {
-	fed := slices.ContainsFunc(d.Pattern.Tasks, func(t feed.Task) bool { return t.Kind.Flies() && d.Pattern.MethodOf(t) == feed.Machine })
+	fed := slices.ContainsFunc(
+		d.Pattern.Tasks,
+		func(t feed.Task) bool { return t.Kind.Flies() && d.Pattern.MethodOf(t) == feed.Machine },
+	)
 	return fed || mentions(d.Equipment, []string{"machine"})
 }

@@ -15,8 +15,8 @@ type Reply struct {
 	Place feed.ReplyPlace `json:"place"`
 }
 
-// replied returns the drill, as it is written, with the reply to one ball at a place in words: from the nearest lines, in multiples of
-// the grain, in metres. The error is told at "reply.task".
+// replied returns the drill, as it is written, with the reply to one ball at a place in words: from the nearest lines,
+// in multiples of the grain, in metres. The error is told at "reply.task".
 func (d Document) replied(r Reply, grain float64) (Document, error) {
 	c, err := sports.Court(d.Court)
 	if err != nil {
@@ -26,7 +26,12 @@ func (d Document) replied(r Reply, grain float64) (Document, error) {
 		return d, invalid.Fields{{Path: "reply.task", Message: fmt.Sprintf("the pattern has %d tasks", len(d.Pattern.Tasks))}}
 	}
 	if d.Pattern.Answered(r.Task) {
-		return d, invalid.Fields{{Path: "reply.task", Message: fmt.Sprintf("task %d is the answer to it: where that lands, this reply goes", r.Task+2)}}
+		return d, invalid.Fields{
+			{
+				Path:    "reply.task",
+				Message: fmt.Sprintf("task %d is the answer to it: where that lands, this reply goes", r.Task+2),
+			},
+		}
 	}
 	changed := d.Clone()
 	task := &changed.Pattern.Tasks[r.Task]

@@ -10,8 +10,8 @@ import (
 	"hodometer/core/sport/sports"
 )
 
-// What counts as wide running: so many metres between two things to do, sideways or to a place that is touched; on small courts this share of the
-// width, but never less than what one step to the side reaches. Our own choice.
+// What counts as wide running: so many metres between two things to do, sideways or to a place that is touched; on
+// small courts this share of the width, but never less than what one step to the side reaches. Our own choice.
 const (
 	wideMetres  = 3.0
 	wideShare   = 0.4
@@ -19,16 +19,20 @@ const (
 	frontMetres = 2.5 // so near the net, or the front wall, a ball is met in a lunge where that is usual
 )
 
-// Strains is what a drill asks of a body that a sore one may have to be spared, in the order in which it is offered. What a rally with a free choice
-// may come to is not foreseen.
+// Strains is what a drill asks of a body that a sore one may have to be spared, in the order in which it is offered.
+// What a rally with a free choice may come to is not foreseen.
 func (d Document) Strains() []student.Strain {
 	asks := map[student.Strain]bool{
-		student.ServesAndOverheads: d.strikes(func(s sports.Stroke) bool { return s == sports.Serve || sports.Of(d.Sport).Overhead(s) }),
-		student.Backhands:          d.strikes(func(s sports.Stroke) bool { return s == sports.Backhand || s == sports.BackhandVolley }),
-		student.FullPace:           d.atFullPace(),
-		student.WideRunning:        d.runsWide(),
-		student.Lunges:             d.lunges() || mentions(d.said(), []string{"lunge"}),
-		student.Jumps:              mentions(d.said(), []string{"jump", "leap", "skipping"}),
+		student.ServesAndOverheads: d.strikes(
+			func(s sports.Stroke) bool { return s == sports.Serve || sports.Of(d.Sport).Overhead(s) },
+		),
+		student.Backhands: d.strikes(
+			func(s sports.Stroke) bool { return s == sports.Backhand || s == sports.BackhandVolley },
+		),
+		student.FullPace:    d.atFullPace(),
+		student.WideRunning: d.runsWide(),
+		student.Lunges:      d.lunges() || mentions(d.said(), []string{"lunge"}),
+		student.Jumps:       mentions(d.said(), []string{"jump", "leap", "skipping"}),
 	}
 	list := []student.Strain{}
 	for _, each := range student.Strain("").Enum() {
@@ -103,7 +107,8 @@ func (d Document) runsWide() bool {
 	return false
 }
 
-// lunges says whether a ball is met so far in front that it takes a lunge, as at the net with a shuttle and at the front wall.
+// lunges says whether a ball is met so far in front that it takes a lunge, as at the net with a shuttle and at the
+// front wall.
 func (d Document) lunges() bool {
 	c, byPlayer, ok := d.spots()
 	if !ok || !sports.Of(d.Sport).Lunges {

@@ -27,15 +27,20 @@ type Put struct {
 // usualLength is how long a thing is that is put down, metres. Common practice, no source.
 var usualLength = map[PlaceKind]float64{Obstacle: 0.6, Strip: 2, Rope: 4}
 
-// put returns the drill with somebody or something more, measured from the nearest lines. Offsets become multiples of the grain,
-// in metres. The error is told at "put".
+// put returns the drill with somebody or something more, measured from the nearest lines. Offsets become multiples of
+// the grain, in metres. The error is told at "put".
 func (d Document) put(in Put, grain float64) (Document, error) {
 	c, err := sports.Court(d.Court)
 	if err != nil {
 		return d, invalid.Fields{{Path: "court", Message: err.Error()}}
 	}
 	if len(d.Places) >= maxPlaces {
-		return d, invalid.Fields{{Path: "put", Message: fmt.Sprintf("there are %d people and things on court already; take one away first", maxPlaces)}}
+		return d, invalid.Fields{
+			{
+				Path:    "put",
+				Message: fmt.Sprintf("there are %d people and things on court already; take one away first", maxPlaces),
+			},
+		}
 	}
 	place := Place{Kind: in.Kind, Mark: c.Nearby(in.At), Size: usualLength[in.Kind]}
 	if in.Kind == Obstacle {
@@ -50,8 +55,8 @@ func (d Document) put(in Put, grain float64) (Document, error) {
 	return d, nil
 }
 
-// PlaceName is what one of the places is called: by the name that the coach gave it, else by what it is; cones by letter, in the order
-// in which they were put down.
+// PlaceName is what one of the places is called: by the name that the coach gave it, else by what it is; cones by
+// letter, in the order in which they were put down.
 func (d Document) PlaceName(i int) string {
 	place := d.Places[i]
 	if place.Name != "" {
@@ -83,7 +88,8 @@ var named = map[PlaceKind][]string{
 	Strip: {"strip", "line"}, Rope: {"rope", "cord"}, Basket: {"basket", "box", "tube"},
 }
 
-// Carry is what a drill needs to be brought: its list of equipment, and what stands on its court that no line of the list speaks of.
+// Carry is what a drill needs to be brought: its list of equipment, and what stands on its court that no line of the
+// list speaks of.
 func (d Document) Carry() []string {
 	list := append([]string{}, d.Equipment...)
 	for _, kind := range []PlaceKind{Cone, Obstacle, Strip, Rope, Basket} {

@@ -21,7 +21,11 @@ import (
 
 // putOn puts something on court for a right-hander.
 func putOn(t require.TestingT, d drill.Document, kind drill.PlaceKind, x, y float64) drill.Document {
-	d, err := d.Edited(drill.Edit{Put: &drill.Put{Kind: kind, At: court.Point{X: x, Y: y}}}, student.RightHand, coach.Default())
+	d, err := d.Edited(
+		drill.Edit{Put: &drill.Put{Kind: kind, At: court.Point{X: x, Y: y}}},
+		student.RightHand,
+		coach.Default(),
+	)
 	require.NoError(t, err)
 	require.NoError(t, d.Check())
 	return d
@@ -34,11 +38,19 @@ func TestThingsArePutDownNearALine(t *testing.T) {
 	c, err := sports.Court(d.Court)
 	require.NoError(t, err)
 	cone := len(d.Places) - 1
-	require.Equal(t, "0.5 m behind the near service line, 0.8 m inside the left singles sideline", c.Describe(d.Places[cone].Mark, coach.Default().Tape()))
+	require.Equal(
+		t,
+		"0.5 m behind the near service line, 0.8 m inside the left singles sideline",
+		c.Describe(d.Places[cone].Mark, coach.Default().Tape()),
+	)
 	d = putOn(t, d, drill.Rope, 0, 1)
 	require.Equal(t, 4.0, d.Places[cone+1].Size)
 	d = putOn(t, d, drill.Cone, 2, -5)
-	require.Equal(t, []string{"cone A", "rope", "cone B"}, []string{d.PlaceName(cone), d.PlaceName(cone + 1), d.PlaceName(cone + 2)})
+	require.Equal(
+		t,
+		[]string{"cone A", "rope", "cone B"},
+		[]string{d.PlaceName(cone), d.PlaceName(cone + 1), d.PlaceName(cone + 2)},
+	)
 	d.Places[cone].Name = "the gate"
 	require.Equal(t, "the gate", d.PlaceName(cone))
 	require.Equal(t, "B", d.Letter(cone+2), "a name takes no letter away")
@@ -69,8 +81,13 @@ func TestAThingIsWhereItWasPutForEitherHand(t *testing.T) {
 		}
 		c, err := sports.Court(d.Court)
 		require.NoError(r, err)
-		at := court.Point{X: rapid.Float64Range(-c.Width/2, c.Width/2).Draw(r, "x"), Y: rapid.Float64Range(-c.Length/2, c.Length/2).Draw(r, "y")}
-		kind := rapid.SampledFrom([]drill.PlaceKind{drill.Cone, drill.Obstacle, drill.Strip, drill.Rope, drill.Basket, drill.OnDeck}).Draw(r, "kind")
+		at := court.Point{
+			X: rapid.Float64Range(-c.Width/2, c.Width/2).Draw(r, "x"),
+			Y: rapid.Float64Range(-c.Length/2, c.Length/2).Draw(r, "y"),
+		}
+		kind := rapid.SampledFrom([]drill.PlaceKind{drill.Cone, drill.Obstacle, drill.Strip, drill.Rope, drill.Basket,
+			drill.OnDeck}).
+			Draw(r, "kind")
 		for _, hand := range []student.Hand{student.RightHand, student.LeftHand} {
 			after, err := d.Edited(drill.Edit{Put: &drill.Put{Kind: kind, At: at}}, hand, coach.Default())
 			require.NoError(r, err)
@@ -101,14 +118,16 @@ func TestCareFollowsFromWhatIsThere(t *testing.T) {
 		change func(d *drill.Document)
 		says   string
 	}{
-		{"an elastic band in the list", func(d *drill.Document) { d.Equipment = []string{"elastic band"} }, "under supervision"},
+		{"an elastic band in the list", func(d *drill.Document) { d.Equipment = []string{"elastic band"} },
+			"under supervision"},
 		{"a thing that is called a medicine ball", func(d *drill.Document) {
 			d.Places = append(d.Places, drill.Place{Kind: drill.Cone, Name: "Medicine ball", Mark: court.At(1, -3)})
 		}, "light for juniors"},
 		{"a band by any name", func(d *drill.Document) { d.Equipment = []string{"2 bands"} }, "under supervision"},
 		{"a partner at the net in the line of a feed", func(d *drill.Document) {
 			d.Places = slices.DeleteFunc(d.Places, func(p drill.Place) bool { return p.Kind == drill.Feeder })
-			d.Places = append(d.Places, drill.Place{Kind: drill.Feeder, Mark: court.At(2, 9)}, drill.Place{Kind: drill.Partner, Mark: court.At(2, -3)})
+			d.Places = append(d.Places, drill.Place{Kind: drill.Feeder, Mark: court.At(2, 9)},
+				drill.Place{Kind: drill.Partner, Mark: court.At(2, -3)})
 			d.Pattern.Tasks[0].Landing = court.At(2, -9)
 		}, "partner at the net is in the line of a ball"},
 		{"a net player in the line of a reply", func(d *drill.Document) {
@@ -118,7 +137,8 @@ func TestCareFollowsFromWhatIsThere(t *testing.T) {
 		}, "Keeper at the net is in the line"},
 		{"runs that cross", func(d *drill.Document) {
 			d.Places = slices.DeleteFunc(d.Places, func(p drill.Place) bool { return p.Kind == drill.Start })
-			d.Places = append(d.Places, drill.Place{Kind: drill.Start, Mark: court.At(-3, -11)}, drill.Place{Kind: drill.Start, Mark: court.At(3, -11)})
+			d.Places = append(d.Places, drill.Place{Kind: drill.Start, Mark: court.At(-3, -11)},
+				drill.Place{Kind: drill.Start, Mark: court.At(3, -11)})
 			d.Pattern.Tasks = d.Pattern.Tasks[:2]
 			d.Pattern.Tasks[0].Landing, d.Pattern.Tasks[0].Player = court.At(3, -5), 0
 			d.Pattern.Tasks[1].Landing, d.Pattern.Tasks[1].Player = court.At(-3, -5), 1
@@ -146,7 +166,11 @@ func TestCareFollowsFromWhatIsThere(t *testing.T) {
 	}
 	// Somebody beside the line, or behind it, is in nobody's way; neither are two whose ways are side by side.
 	beside := sample.Coin().Document.Clone()
-	beside.Places = append(beside.Places, drill.Place{Kind: drill.Partner, Mark: court.At(-5, -1)}, drill.Place{Kind: drill.OnDeck, Mark: court.At(5, -13)})
+	beside.Places = append(
+		beside.Places,
+		drill.Place{Kind: drill.Partner, Mark: court.At(-5, -1)},
+		drill.Place{Kind: drill.OnDeck, Mark: court.At(5, -13)},
+	)
 	require.Empty(t, slices.DeleteFunc(beside.Care(), func(line string) bool {
 		return !strings.Contains(line, "in the line") && !strings.Contains(line, "cross")
 	}))

@@ -30,9 +30,9 @@ type Corners struct {
 	Listed  bool    `json:"listed,omitempty" description:"In order, instead of at random"`
 }
 
-// toured returns the drill with a tour for its pattern. A player waits in the middle of each region and meets balls there: after
-// a bounce they land a quarter of the way nearer to the net, out of the air they would land 2 m behind (common practice, no source).
-// The error is told at "tour".
+// toured returns the drill with a tour for its pattern. A player waits in the middle of each region and meets balls
+// there: after a bounce they land a quarter of the way nearer to the net, out of the air they would land 2 m behind
+// (common practice, no source). The error is told at "tour".
 func (d Document) toured(tour Tour, hand student.Hand, s coach.Settings) (Document, error) {
 	fail := func(format string, args ...any) (Document, error) {
 		return d, invalid.Fields{{Path: "tour", Message: fmt.Sprintf(format, args...)}}
@@ -71,7 +71,13 @@ func (d Document) toured(tour Tour, hand student.Hand, s coach.Settings) (Docume
 		}
 	}
 	d = d.Clone()
-	pattern := feed.Pattern{Method: d.Pattern.Method, Gap: d.Pattern.Gap, Sequences: 1, Pause: math.Max(d.Pattern.Pause, 5), Back: d.Pattern.Back}
+	pattern := feed.Pattern{
+		Method:    d.Pattern.Method,
+		Gap:       d.Pattern.Gap,
+		Sequences: 1,
+		Pause:     math.Max(d.Pattern.Pause, 5),
+		Back:      d.Pattern.Back,
+	}
 	own := d.Pattern.Tasks[0]
 	if tour.OneBall {
 		pattern.Method, pattern.Gap = feed.Partner, exchangeGap
@@ -92,14 +98,22 @@ func (d Document) toured(tour Tour, hand student.Hand, s coach.Settings) (Docume
 	return d, d.Check()
 }
 
-// liftedTo is how high a shuttle is lifted to somebody who comes from the region before, metres. Common practice, no source.
+// liftedTo is how high a shuttle is lifted to somebody who comes from the region before, metres. Common practice, no
+// source.
 const liftedTo = 3.5
 
 // exchangeGap is the seconds between two strokes of one ball that two play on, in planning. Common practice, no source.
 const exchangeGap = 1.3
 
 // visit is what is done in one region.
-func (d Document) visit(c court.Court, band court.Band, tour Tour, hand student.Hand, like feed.Task, s coach.Settings) []feed.Task {
+func (d Document) visit(
+	c court.Court,
+	band court.Band,
+	tour Tour,
+	hand student.Hand,
+	like feed.Task,
+	s coach.Settings,
+) []feed.Task {
 	// Nobody waits further back than a step and a half behind the baseline, and nobody at a table leaves it.
 	wait := (band.From + math.Min(band.To, c.Length/2+2)) / 2
 	of, oneFloor := sports.Of(c.Sport), !c.HasNet()
@@ -120,7 +134,10 @@ func (d Document) visit(c court.Court, band court.Band, tour Tour, hand student.
 	switch {
 	case c.AtTable():
 		// The regions lie behind the table: deeper ones are for deeper balls.
-		lands = c.Length / 2 * math.Min(court.DeepShare, math.Max(court.ShortShare, court.ShortShare+(court.DeepShare-court.ShortShare)*(wait-c.Length/2)))
+		lands = c.Length / 2 * math.Min(
+			court.DeepShare,
+			math.Max(court.ShortShare, court.ShortShare+(court.DeepShare-court.ShortShare)*(wait-c.Length/2)),
+		)
 	case !of.Bounces() || oneFloor:
 	case stroke.Volleyed():
 		lands = math.Min(wait+2, c.Length/2+2)
@@ -152,15 +169,21 @@ func (d Document) visit(c court.Court, band court.Band, tour Tour, hand student.
 		return []feed.Task{task}
 	}
 	task.Method = feed.Answer
-	reply := feed.Task{Stroke: sports.Forehand, Pace: sports.HalfPace, Method: feed.Answer, Player: 1, Landing: mark(court.Point{X: -0.4, Y: c.Length / 2 * 0.66})}
+	reply := feed.Task{
+		Stroke:  sports.Forehand,
+		Pace:    sports.HalfPace,
+		Method:  feed.Answer,
+		Player:  1,
+		Landing: mark(court.Point{X: -0.4, Y: c.Length / 2 * 0.66}),
+	}
 	if of.ByDepth != nil {
 		reply.Pace, reply.Stroke = "", like.Stroke
 	}
 	return []feed.Task{task, reply}
 }
 
-// usualFrom is what is usually played from a place in the middle, by somebody who plays a stroke elsewhere: a shuttle by depth,
-// volleys in the front half of courts where balls may be volleyed, else the stroke after a bounce.
+// usualFrom is what is usually played from a place in the middle, by somebody who plays a stroke elsewhere: a shuttle
+// by depth, volleys in the front half of courts where balls may be volleyed, else the stroke after a bounce.
 func (d Document) usualFrom(c court.Court, at court.Point, hand student.Hand, elsewhere sports.Stroke) sports.Stroke {
 	of := sports.Of(c.Sport)
 	switch {
@@ -206,13 +229,22 @@ func (d Document) cornered(corners Corners, hand student.Hand, s coach.Settings)
 	}
 	d = d.Clone()
 	like := d.Pattern.Tasks[0]
-	pattern := feed.Pattern{Method: d.Pattern.Method, Gap: d.Pattern.Gap, Sequences: d.Pattern.Sequences, Pause: d.Pattern.Pause, Back: d.Pattern.Back}
+	pattern := feed.Pattern{
+		Method:    d.Pattern.Method,
+		Gap:       d.Pattern.Gap,
+		Sequences: d.Pattern.Sequences,
+		Pause:     d.Pattern.Pause,
+		Back:      d.Pattern.Back,
+	}
 	for _, depth := range []float64{court.DeepShare, court.ShortShare} {
 		for _, side := range []float64{-1, 1} {
 			at := court.Point{X: side * court.WideShare * c.Singles / 2, Y: c.AtDepth(depth)}
 			mark := c.Nearby(at)
 			Move{RoundX: true, RoundY: true}.round(&mark, c, s.Units.Grain())
-			pattern.Tasks = append(pattern.Tasks, feed.Task{Stroke: d.strokeAt(c, at, hand, like.Stroke), Pace: like.Pace, Spin: like.Spin, Landing: mark})
+			pattern.Tasks = append(
+				pattern.Tasks,
+				feed.Task{Stroke: d.strokeAt(c, at, hand, like.Stroke), Pace: like.Pace, Spin: like.Spin, Landing: mark},
+			)
 		}
 	}
 	if !corners.Listed {

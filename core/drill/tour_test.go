@@ -25,8 +25,8 @@ func begun(t *testing.T, on court.ID) drill.Document {
 	return d
 }
 
-// Work in each depth region for some seconds, from the baseline to the net and back (common practice, no source): by hand, three
-// regions are five visits out and back, of as many balls as the gap lets in.
+// Work in each depth region for some seconds, from the baseline to the net and back (common practice, no source): by
+// hand, three regions are five visits out and back, of as many balls as the gap lets in.
 func TestATourGoesThroughEveryRegionOnEveryCourt(t *testing.T) {
 	for _, c := range sports.Courts() {
 		t.Run(c.Name, func(t *testing.T) {
@@ -65,14 +65,24 @@ func TestATourGoesThroughEveryRegionOnEveryCourt(t *testing.T) {
 	}
 }
 
-// Five volleys from each of four depths, in and back out, with one ball (common practice, no source): by hand, seven visits of five
-// volleys are 35, each played back.
+// Five volleys from each of four depths, in and back out, with one ball (common practice, no source): by hand, seven
+// visits of five volleys are 35, each played back.
 func TestVolleysFromEachDepthWithOneBall(t *testing.T) {
-	d, err := begun(t, "tennis").Edited(drill.Edit{Tour: &drill.Tour{Stroke: sports.ForehandVolley, Balls: 5, Back: true, OneBall: true}}, student.RightHand, coach.Default())
+	d, err := begun(
+		t,
+		"tennis",
+	).Edited(drill.Edit{Tour: &drill.Tour{Stroke: sports.ForehandVolley, Balls: 5, Back: true, OneBall: true}},
+		student.RightHand, coach.Default())
 	require.NoError(t, err)
 	require.True(t, d.Pattern.OneBall())
 	require.InDelta(t, 35, d.Pattern.CountTasks(func(_ int, t feed.Task) bool { return t.Player == 0 }), 1e-9)
-	require.InDelta(t, 36, d.Pattern.CountTasks(func(_ int, t feed.Task) bool { return t.Player == 1 }), 1e-9, "and the drop that starts it")
+	require.InDelta(
+		t,
+		36,
+		d.Pattern.CountTasks(func(_ int, t feed.Task) bool { return t.Player == 1 }),
+		1e-9,
+		"and the drop that starts it",
+	)
 	require.Equal(t, []int{1, 3, 5, 7, 9, 11, 13}, d.Measures[0].Tasks, "what the volleyer does is counted")
 	p, err := simulation.Run(t.Context(), d, d.PlayerFor(student.Club, student.RightHand), coach.Default())
 	require.NoError(t, err)
@@ -88,10 +98,17 @@ func TestVolleysFromEachDepthWithOneBall(t *testing.T) {
 func TestCornersAtRandomOnTheClock(t *testing.T) {
 	for _, c := range sports.Courts() {
 		t.Run(c.Name, func(t *testing.T) {
-			right, err := begun(t, c.ID).Edited(drill.Edit{Corners: &drill.Corners{Seconds: 20}}, student.RightHand, coach.Default())
+			right, err := begun(
+				t,
+				c.ID,
+			).Edited(drill.Edit{Corners: &drill.Corners{Seconds: 20}}, student.RightHand, coach.Default())
 			require.NoError(t, err)
 			require.Len(t, right.Pattern.Tasks, 4)
-			require.Equal(t, []any{feed.Shuffled, feed.ByTheClock, 20.0}, []any{right.Pattern.Order, right.Pattern.Ends, right.Pattern.On})
+			require.Equal(
+				t,
+				[]any{feed.Shuffled, feed.ByTheClock, 20.0},
+				[]any{right.Pattern.Order, right.Pattern.Ends, right.Pattern.On},
+			)
 			// The work is in all four quarters.
 			quarters := map[[2]bool]bool{}
 			for _, task := range right.Pattern.Tasks {
@@ -101,7 +118,10 @@ func TestCornersAtRandomOnTheClock(t *testing.T) {
 			}
 			require.Len(t, quarters, 4)
 			// Of a left-hander's corners the strokes are the mirrored ones.
-			left, err := begun(t, c.ID).Edited(drill.Edit{Corners: &drill.Corners{Seconds: 20}}, student.LeftHand, coach.Default())
+			left, err := begun(
+				t,
+				c.ID,
+			).Edited(drill.Edit{Corners: &drill.Corners{Seconds: 20}}, student.LeftHand, coach.Default())
 			require.NoError(t, err)
 			count := func(d drill.Document) (n int) {
 				for _, task := range d.Pattern.Tasks {
@@ -112,7 +132,10 @@ func TestCornersAtRandomOnTheClock(t *testing.T) {
 				return n
 			}
 			require.Equal(t, count(right), count(left))
-			listed, err := begun(t, c.ID).Edited(drill.Edit{Corners: &drill.Corners{Listed: true}}, student.RightHand, coach.Default())
+			listed, err := begun(
+				t,
+				c.ID,
+			).Edited(drill.Edit{Corners: &drill.Corners{Listed: true}}, student.RightHand, coach.Default())
 			require.NoError(t, err)
 			require.Empty(t, listed.Pattern.Order)
 		})

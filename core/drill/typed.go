@@ -60,7 +60,12 @@ func (d Document) typed(in coach.Typed, s coach.Settings) (Document, error) {
 		*m.Mark = phrase
 		return changed, nil
 	}
-	return d, invalid.Fields{{Path: "typed.path", Message: "there is nothing called " + strconv.Quote(in.Path) + " in this drill that can be typed"}}
+	return d, invalid.Fields{
+		{
+			Path:    "typed.path",
+			Message: "there is nothing called " + strconv.Quote(in.Path) + " in this drill that can be typed",
+		},
+	}
 }
 
 // sizePath is the path of the width of an obstacle.

@@ -62,7 +62,11 @@ func (d Document) after(step feed.Transformation, n int) []Measure {
 
 // Transformed returns the drill after transformations, and a sentence for each on what changed. A change after
 // which a ball could no longer be fed is refused, and so is one that changes nothing.
-func (d Document) Transformed(ctx context.Context, steps []feed.Transformation, s coach.Settings) (Document, []string, error) {
+func (d Document) Transformed(
+	ctx context.Context,
+	steps []feed.Transformation,
+	s coach.Settings,
+) (Document, []string, error) {
 	c, err := sports.Court(d.Court)
 	if err != nil {
 		return d, nil, invalid.Fields{{Path: "court", Message: err.Error()}}

@@ -9,8 +9,8 @@ import (
 	"hodometer/core/sport/sports"
 )
 
-// Versions lists the versions of a drill from the easiest to the hardest: the easier ones, the drill as it is written, and the harder
-// ones, each in the order in which they stand.
+// Versions lists the versions of a drill from the easiest to the hardest: the easier ones, the drill as it is written,
+// and the harder ones, each in the order in which they stand.
 func (d Document) Versions() []Variation {
 	var easier, harder []Variation
 	for _, v := range d.Variations {
@@ -34,9 +34,10 @@ func (d Document) VersionNames() []string {
 	return names
 }
 
-// Version returns one of the versions of a drill by its name: the drill as it is written where that is empty or coach.AsWritten. It may
-// be asked for of another version, too: versions are always of the drill as it is written. It returns invalid.Fields, and the drill
-// as it is written, where there is no such version or its steps are no longer possible.
+// Version returns one of the versions of a drill by its name: the drill as it is written where that is empty or
+// coach.AsWritten. It may be asked for of another version, too: versions are always of the drill as it is written. It
+// returns invalid.Fields, and the drill as it is written, where there is no such version or its steps are no longer
+// possible.
 func (d Document) Version(name string) (Document, error) {
 	written, i, err := d.variation(name)
 	if err != nil || i < 0 {
@@ -54,8 +55,8 @@ func (d Document) Version(name string) (Document, error) {
 	return written, wrong.Err()
 }
 
-// ToldVersion returns a version as Version does, with what each of its steps changes in a sentence. It refuses one whose steps make a
-// feed impossible, too.
+// ToldVersion returns a version as Version does, with what each of its steps changes in a sentence. It refuses one
+// whose steps make a feed impossible, too.
 func (d Document) ToldVersion(ctx context.Context, name string, s coach.Settings) (Document, []string, error) {
 	written, i, err := d.variation(name)
 	if err != nil || i < 0 {
@@ -69,7 +70,8 @@ func (d Document) ToldVersion(ctx context.Context, name string, s coach.Settings
 	return made, sentences, err
 }
 
-// variation is the drill as it is written, and where a version of a name stands among its variations; -1 for the drill itself.
+// variation is the drill as it is written, and where a version of a name stands among its variations; -1 for the drill
+// itself.
 func (d Document) variation(name string) (written Document, i int, err error) {
 	written = d
 	if d.written != nil {
@@ -102,7 +104,8 @@ func (d Document) as(made Document, i int) (Document, error) {
 // VersionName is which version of the drill this is; empty for the drill as it is written.
 func (d Document) VersionName() string { return d.version }
 
-// CountsAs says whether two versions have the same measures by number, so that they can be played and counted side by side.
+// CountsAs says whether two versions have the same measures by number, so that they can be played and counted side by
+// side.
 func (d Document) CountsAs(other Document) bool {
 	return slices.EqualFunc(d.Measures, other.Measures, func(a, b Measure) bool { return a.Number == b.Number })
 }

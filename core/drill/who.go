@@ -5,8 +5,8 @@ import "slices"
 // Who is who counts at a measure.
 type Who string
 
-// The zero value is each player. On one count, what any of them makes or misses counts for all of them; of two sides what
-// one wins the other loses.
+// The zero value is each player. On one count, what any of them makes or misses counts for all of them; of two sides
+// what one wins the other loses.
 const (
 	EachPlayer Who = "each player"
 	EachPair   Who = "each pair on one count"
@@ -16,8 +16,8 @@ const (
 )
 
 // Party is whose counts a tap of somebody is in, in the order of those who are there, on one count the one who keeps it
-// first: pairs, and two sides, are neighbours in that order, and whoever is left over counts alone; so many lines are as
-// equal as can be, the first ones of that order in the first.
+// first: pairs, and two sides, are neighbours in that order, and whoever is left over counts alone; so many lines are
+// as equal as can be, the first ones of that order in the first.
 func (w Who) Party(of string, there []string, lines int) []string {
 	i := slices.Index(there, of)
 	switch {

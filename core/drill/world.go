@@ -37,7 +37,13 @@ func (d Document) Resolved(s coach.Settings) (footwork.Drill, error) {
 	if d.Written() == student.Green {
 		world.Ball = sports.BallOn(c, true)
 	}
-	drill := footwork.Drill{World: world, Pattern: d.Pattern, Scatter: s.Scatter(), Middle: s.Recovery == coach.ToTheMiddle, Power: d.PlayerFor(d.Written(), student.RightHand).Power}
+	drill := footwork.Drill{
+		World:   world,
+		Pattern: d.Pattern,
+		Scatter: s.Scatter(),
+		Middle:  s.Recovery == coach.ToTheMiddle,
+		Power:   d.PlayerFor(d.Written(), student.RightHand).Power,
+	}
 	for _, place := range d.Places {
 		at, err := c.Resolve(place.Mark)
 		if err != nil {
@@ -52,7 +58,10 @@ func (d Document) Resolved(s coach.Settings) (footwork.Drill, error) {
 			drill.Feeder = at
 		case Obstacle:
 			round := map[PassSide]footwork.Round{PassLeft: footwork.OnTheLeft, PassRight: footwork.OnTheRight}[place.Around]
-			drill.Obstacles = append(drill.Obstacles, footwork.Obstacle{At: at, Width: place.Size, Round: round, Leg: legs[place.Leg]})
+			drill.Obstacles = append(
+				drill.Obstacles,
+				footwork.Obstacle{At: at, Width: place.Size, Round: round, Leg: legs[place.Leg]},
+			)
 		}
 	}
 	return drill, nil

@@ -14,8 +14,9 @@ type Chances struct {
 	Awards    []Chance `json:"awards,omitempty" maxItems:"12" description:"Of what is worth points of its own; one that is missing is as usual"`
 }
 
-// Chance is how often something is done that is worth points of its own, by each side: of what wins the rally or the game its share of
-// the rallies that the side wins, of what loses one its share of those that it loses, else how often it is done in a rally.
+// Chance is how often something is done that is worth points of its own, by each side: of what wins the rally or the
+// game its share of the rallies that the side wins, of what loses one its share of those that it loses, else how often
+// it is done in a rally.
 type Chance struct {
 	Award string  `json:"award" maxLength:"24"`
 	Near  float64 `json:"near" minimum:"0" maximum:"1"`
@@ -64,7 +65,8 @@ func (c Chances) of(a Award, side int) float64 {
 	return usuallyEnds
 }
 
-// All are the chances of everything in a game that is worth points of its own: those that are said, and what is usual of the others.
+// All are the chances of everything in a game that is worth points of its own: those that are said, and what is usual
+// of the others.
 func (c Chances) All(r *Rules) Chances {
 	all := Chances{NearFeeds: c.NearFeeds, FarFeeds: c.FarFeeds}
 	for _, a := range r.Awards {
@@ -82,7 +84,8 @@ type likely struct {
 	p float64
 }
 
-// results lists what a rally from a position can come to, with the chances. They depend on who feeds and who holds the net.
+// results lists what a rally from a position can come to, with the chances. They depend on who feeds and who holds the
+// net.
 func (r *Rules) results(p position, c Chances) []likely {
 	bonuses := map[[2]int]float64{{}: 1}
 	for _, a := range r.Awards {
@@ -121,7 +124,12 @@ func (r *Rules) results(p position, c Chances) []likely {
 	}
 	// In an order that is always the same, so that sums are, too.
 	slices.SortFunc(list, func(a, b likely) int {
-		return cmp.Or(cmp.Compare(a.winner, b.winner), cmp.Compare(a.points[0], b.points[0]), cmp.Compare(a.points[1], b.points[1]), cmp.Compare(a.p, b.p))
+		return cmp.Or(
+			cmp.Compare(a.winner, b.winner),
+			cmp.Compare(a.points[0], b.points[0]),
+			cmp.Compare(a.points[1], b.points[1]),
+			cmp.Compare(a.p, b.p),
+		)
 	})
 	return list
 }
@@ -132,7 +140,8 @@ type ending struct {
 	bare bool // nothing else counts
 }
 
-// endings lists the ways in which a side can win a rally: by what wins it, by what loses it across the net, and plainly.
+// endings lists the ways in which a side can win a rally: by what wins it, by what loses it across the net, and
+// plainly.
 func (r *Rules) endings(winner int, p position, c Chances) []ending {
 	var list []ending
 	special := 0.0

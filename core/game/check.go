@@ -154,7 +154,8 @@ func (r Rules) checkEnd(wrong *invalid.Fields) {
 			wrong.Add("end."+string(s), "the %s side can never come to %d: nothing gives it points", s, e.target(s))
 		}
 	}
-	if e.Minutes > 0 && e.Near == 0 && e.Far == 0 && e.Rallies == 0 && e.Rounds == 0 && !r.canScore(Near) && !r.canScore(Far) {
+	if e.Minutes > 0 && e.Near == 0 && e.Far == 0 && e.Rallies == 0 && e.Rounds == 0 && !r.canScore(Near) &&
+		!r.canScore(Far) {
 		wrong.Add("rally", "nothing gives points")
 	}
 }
@@ -217,7 +218,15 @@ func (d Document) Check() error {
 // Clone copies a game so that changing the copy leaves the first one alone.
 func (d Document) Clone() Document {
 	r := &d.Rules
-	r.Spots, r.Restrictions, r.Awards, r.Measures = slices.Clone(r.Spots), slices.Clone(r.Restrictions), slices.Clone(r.Awards), slices.Clone(r.Measures)
+	r.Spots, r.Restrictions, r.Awards, r.Measures = slices.Clone(
+		r.Spots,
+	), slices.Clone(
+		r.Restrictions,
+	), slices.Clone(
+		r.Awards,
+	), slices.Clone(
+		r.Measures,
+	)
 	for i := range r.Awards {
 		if target := r.Awards[i].Target; target != nil {
 			own := target.Clone()
@@ -228,7 +237,15 @@ func (d Document) Clone() Document {
 		mini := Mini{slices.Clone(r.Mini.Balls), r.Mini.Won, r.Mini.Swept}
 		r.Mini = &mini
 	}
-	d.Cues, d.Cautions, d.Equipment, d.Versions = slices.Clone(d.Cues), slices.Clone(d.Cautions), slices.Clone(d.Equipment), slices.Clone(d.Versions)
+	d.Cues, d.Cautions, d.Equipment, d.Versions = slices.Clone(
+		d.Cues,
+	), slices.Clone(
+		d.Cautions,
+	), slices.Clone(
+		d.Equipment,
+	), slices.Clone(
+		d.Versions,
+	)
 	return d
 }
 

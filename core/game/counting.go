@@ -10,8 +10,8 @@ import (
 	"hodometer/core/sport/sports"
 )
 
-// Measure is a stroke that is counted beside the score, made or missed, so that it can be set against the same stroke in drills. It gives
-// no points.
+// Measure is a stroke that is counted beside the score, made or missed, so that it can be set against the same stroke
+// in drills. It gives no points.
 type Measure struct {
 	ID     string        `json:"id" minLength:"1" maxLength:"24" description:"Stays, however it is called"`
 	Name   string        `json:"name" minLength:"1" maxLength:"60" description:"As its buttons say it"`
@@ -69,7 +69,8 @@ func (r *Rules) measured(id string) int {
 	return slices.IndexFunc(r.Measures, func(m Measure) bool { return m.ID == id })
 }
 
-// whose is the player of a side who did something: the one who is named, else who is there alone; false where it can be several or nobody.
+// whose is the player of a side who did something: the one who is named, else who is there alone; false where it can be
+// several or nobody.
 func (r *Rules) whose(s State, e Event) (string, bool) {
 	if e.Player != "" {
 		return e.Player, true
@@ -170,7 +171,8 @@ func (m Measure) inWords() string {
 	return text + "."
 }
 
-// Counts are the strokes of a match that were counted beside its score, by measure and player; none where only results were entered.
+// Counts are the strokes of a match that were counted beside its score, by measure and player; none where only results
+// were entered.
 func (m Match) Counts() []Count {
 	if m.Rules == nil || len(m.Rules.Measures) == 0 {
 		return []Count{}

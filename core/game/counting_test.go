@@ -13,7 +13,12 @@ import (
 
 // thirds are rules in which the third stroke is counted, made with its award, and every return.
 func thirds(each int) game.Rules {
-	r := game.Rules{Spots: spots(each, each), Rally: 1, End: game.End{Near: 11, Far: 11}, Feed: game.Feed{Changes: game.AfterRallies, Every: 2}}
+	r := game.Rules{
+		Spots: spots(each, each),
+		Rally: 1,
+		End:   game.End{Near: 11, Far: 11},
+		Feed:  game.Feed{Changes: game.AfterRallies, Every: 2},
+	}
 	r.Awards = []game.Award{{ID: "soft", Name: "third stroke soft and in", By: game.TheFeeding, Points: 1}}
 	r.Measures = []game.Measure{
 		{ID: "third", Name: "third stroke", Stroke: sports.Drop, By: game.TheFeeding, Shot: 3, Award: "soft"},
@@ -45,11 +50,26 @@ func TestStrokesAreCountedBesideTheScore(t *testing.T) {
 	}
 	won := func(side game.Side) game.Event { return game.Event{Kind: game.Won, Side: side} }
 	events := played(
-		game.Event{Kind: game.Awarded, Award: "soft", Side: game.Near}, won(game.Near), // ann makes it, and with one tap; 2:0
-		made("third", game.Near, false), made("lob", game.Far, true), won(game.Far), // ann misses it, bea lobs; 2:1
-		made("third", game.Far, true), game.Event{Kind: game.Again}, // played again: it was not
-		made("third", game.Far, false), made("lob", game.Near, false), made("lob", game.Near, true), won(game.Near), // 3:1
-		game.Event{Kind: game.Awarded, Award: "soft", Side: game.Far}, game.Event{Kind: game.Undo}, made("third", game.Far, true), won(game.Far), // 3:2
+		game.Event{Kind: game.Awarded, Award: "soft", Side: game.Near},
+		won(game.Near), // ann makes it, and with one tap; 2:0
+		made("third", game.Near, false),
+		made("lob", game.Far, true),
+		won(game.Far), // ann misses it, bea lobs; 2:1
+		made("third", game.Far, true),
+		game.Event{Kind: game.Again}, // played again: it was not
+		made("third", game.Far, false),
+		made("lob", game.Near, false),
+		made("lob", game.Near, true),
+		won(game.Near), // 3:1
+		// 3:2
+		game.Event{
+			Kind:  game.Awarded,
+			Award: "soft",
+			Side:  game.Far,
+		},
+		game.Event{Kind: game.Undo},
+		made("third", game.Far, true),
+		won(game.Far),
 	)
 	r := thirds(1)
 	s, left, err := r.Replay([]string{"ann", "bea"}, events)
@@ -64,7 +84,11 @@ func TestStrokesAreCountedBesideTheScore(t *testing.T) {
 	}, s.Counts)
 	match := game.Match{Players: []string{"ann", "bea"}, Rules: &r, Events: events}
 	require.Equal(t, s.Counts, match.Counts())
-	require.Contains(t, r.Sentences(), "“third stroke” by the side that feeds is counted beside the score: drop, made or missed, stroke 3 of the rally.")
+	require.Contains(
+		t,
+		r.Sentences(),
+		"“third stroke” by the side that feeds is counted beside the score: drop, made or missed, stroke 3 of the rally.",
+	)
 }
 
 func TestWhatCannotBeCounted(t *testing.T) {
@@ -85,11 +109,14 @@ func TestWhatCannotBeCounted(t *testing.T) {
 		event game.Event
 		want  string
 	}{
-		"twice in a rally":       {one, once, third, "counted in this rally already"},
-		"by who does not feed":   {one, start(one, "ann", "bea"), game.Event{Kind: game.Counted, Measure: "third", Side: game.Far, Rally: 1}, "only for the side that feeds"},
-		"what is not there":      {one, start(one, "ann", "bea"), game.Event{Kind: game.Counted, Measure: "fourth", Side: game.Near, Rally: 1}, "counts nothing"},
+		"twice in a rally": {one, once, third, "counted in this rally already"},
+		"by who does not feed": {one, start(one, "ann", "bea"), game.Event{Kind: game.Counted, Measure: "third",
+			Side: game.Far, Rally: 1}, "only for the side that feeds"},
+		"what is not there": {one, start(one, "ann", "bea"), game.Event{Kind: game.Counted, Measure: "fourth",
+			Side: game.Near, Rally: 1}, "counts nothing"},
 		"of two nobody is named": {two, start(two, "ann", "bea", "cleo", "dan"), third, "say who played it"},
-		"by the drill":           {alone, start(alone, "ann"), game.Event{Kind: game.Counted, Measure: "lob", Side: game.Far, Rally: 1}, "no student stands"},
+		"by the drill": {alone, start(alone, "ann"), game.Event{Kind: game.Counted, Measure: "lob", Side: game.Far,
+			Rally: 1}, "no student stands"},
 	} {
 		t.Run(name, func(t *testing.T) {
 			next, err := example.rules.Play(example.state, example.event)
@@ -98,7 +125,10 @@ func TestWhatCannotBeCounted(t *testing.T) {
 		})
 	}
 	// What is worth points counts all the same, where it is not said who did it.
-	s, err := two.Play(start(two, "ann", "bea", "cleo", "dan"), game.Event{Kind: game.Awarded, Award: "soft", Side: game.Near, Rally: 1})
+	s, err := two.Play(
+		start(two, "ann", "bea", "cleo", "dan"),
+		game.Event{Kind: game.Awarded, Award: "soft", Side: game.Near, Rally: 1},
+	)
 	require.NoError(t, err)
 	require.Equal(t, []string{"third", "lob"}, two.Can(s, game.Near).Measures, "it can be said who it was")
 	require.Equal(t, []string{"lob"}, two.Can(s, game.Far).Measures)
@@ -107,8 +137,12 @@ func TestWhatCannotBeCounted(t *testing.T) {
 	c, err := sports.Court("pickleball")
 	require.NoError(t, err)
 	wrong := one
-	wrong.Measures = []game.Measure{{ID: "a", Name: " ", Stroke: sports.Boast, Award: "none"}, {ID: "a", Name: "b", Stroke: sports.Drop, By: game.TheHolding}}
-	for _, path := range []string{"measures.0.name", "measures.0.stroke", "measures.0.award", "measures.1.id", "measures.1.by"} {
+	wrong.Measures = []game.Measure{
+		{ID: "a", Name: " ", Stroke: sports.Boast, Award: "none"},
+		{ID: "a", Name: "b", Stroke: sports.Drop, By: game.TheHolding},
+	}
+	for _, path := range []string{"measures.0.name", "measures.0.stroke", "measures.0.award", "measures.1.id",
+		"measures.1.by"} {
 		require.ErrorContains(t, wrong.Check(c), path)
 	}
 }

@@ -19,11 +19,17 @@ type Duration struct {
 	Nearly float64 `json:"nearly" description:"999 of 1000 take at most so long"`
 }
 
-// Duration is how long a game of a forecast takes at a tempo: the rallies as they are forecast, each with its own length.
+// Duration is how long a game of a forecast takes at a tempo: the rallies as they are forecast, each with its own
+// length.
 func (f Forecast) Duration(t sports.Tempo) Duration {
 	mean, _ := t.Rally()
 	return Duration{
-		Mean: f.Rallies * mean / 60, Low50: f.quantile(t, 0.25), High50: f.quantile(t, 0.75), Low80: f.quantile(t, 0.1), High80: f.quantile(t, 0.9), Nearly: f.quantile(t, almost),
+		Mean:   f.Rallies * mean / 60,
+		Low50:  f.quantile(t, 0.25),
+		High50: f.quantile(t, 0.75),
+		Low80:  f.quantile(t, 0.1),
+		High80: f.quantile(t, 0.9),
+		Nearly: f.quantile(t, almost),
 	}
 }
 
@@ -66,8 +72,8 @@ func (r Rules) WithMinutes(ctx context.Context, c Chances, t sports.Tempo) (Fore
 	return r.Forecast(ctx, c, t.Rallies(r.End.Minutes))
 }
 
-// PointsFor is the most points that a game can be played to so that four games of five are over in so many minutes; both sides' points
-// keep their proportion. 0 where not even the fewest fit. It returns ctx.Err() when cancelled.
+// PointsFor is the most points that a game can be played to so that four games of five are over in so many minutes;
+// both sides' points keep their proportion. 0 where not even the fewest fit. It returns ctx.Err() when cancelled.
 func (r Rules) PointsFor(ctx context.Context, minutes float64, c Chances, t sports.Tempo) (near, far int, err error) {
 	if r.End.Near <= 0 || r.End.Far <= 0 {
 		return 0, 0, nil
@@ -75,7 +81,13 @@ func (r Rules) PointsFor(ctx context.Context, minutes float64, c Chances, t spor
 	scaled := func(n int) Rules {
 		s := r
 		most := max(r.End.Near, r.End.Far)
-		s.End.Near, s.End.Far = max(1, int(math.Round(float64(r.End.Near*n)/float64(most)))), max(1, int(math.Round(float64(r.End.Far*n)/float64(most))))
+		s.End.Near, s.End.Far = max(
+			1,
+			int(math.Round(float64(r.End.Near*n)/float64(most))),
+		), max(
+			1,
+			int(math.Round(float64(r.End.Far*n)/float64(most))),
+		)
 		if r.End.Cap > 0 {
 			s.End.Cap = n + r.End.Cap - most
 		}

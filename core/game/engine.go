@@ -87,8 +87,8 @@ type LeftOut struct {
 	Reason string `json:"reason"`
 }
 
-// Start is the state in which a game begins. There have to be as many players as start places; more wait, and the coach can fill one.
-// It returns invalid.Fields, told at "players".
+// Start is the state in which a game begins. There have to be as many players as start places; more wait, and the coach
+// can fill one. It returns invalid.Fields, told at "players".
 func (r Rules) Start(players []string) (State, error) {
 	var wrong invalid.Fields
 	missing := r.Players() - len(players)
@@ -96,7 +96,12 @@ func (r Rules) Start(players []string) (State, error) {
 	case missing > 1 || missing == 1 && !r.Coach:
 		wrong.Add("players", "the game has %d start places, and %d are there", r.Players(), len(players))
 	case missing < 0 && r.Rotation.Every == 0:
-		wrong.Add("players", "the game has %d start places and nobody changes, and %d are there: let places be changed after some rallies", r.Players(), len(players))
+		wrong.Add(
+			"players",
+			"the game has %d start places and nobody changes, and %d are there: let places be changed after some rallies",
+			r.Players(),
+			len(players),
+		)
 	}
 	for i, p := range players {
 		if p == "" || p == Coach || slices.Index(players, p) < i {
@@ -106,7 +111,20 @@ func (r Rules) Start(players []string) (State, error) {
 	if wrong.Err() != nil {
 		return State{}, wrong.Err()
 	}
-	s := State{at: r.start(), players: players, Rally: 1, Round: 1, Spots: slices.Clone(players), Waiting: []string{}, Personal: []int{}, Best: []string{}, Played: []Round{}, Counts: []Count{}, fresh: true, next: make([]int, 2)}
+	s := State{
+		at:       r.start(),
+		players:  players,
+		Rally:    1,
+		Round:    1,
+		Spots:    slices.Clone(players),
+		Waiting:  []string{},
+		Personal: []int{},
+		Best:     []string{},
+		Played:   []Round{},
+		Counts:   []Count{},
+		fresh:    true,
+		next:     make([]int, 2),
+	}
 	if missing == 1 {
 		s.Spots = append(s.Spots, Coach)
 	} else {
@@ -161,8 +179,8 @@ func (s *State) feeding(r *Rules) int {
 	return own[s.next[s.at.feed]%len(own)]
 }
 
-// Replay plays the events of a game in order. The same events give the same state however they came. Events that make no sense where
-// they stand change nothing and are listed with the reason.
+// Replay plays the events of a game in order. The same events give the same state however they came. Events that make
+// no sense where they stand change nothing and are listed with the reason.
 func (r Rules) Replay(players []string, events []Event) (State, []LeftOut, error) {
 	steps, left, err := r.run(players, events)
 	if err != nil {
@@ -222,8 +240,8 @@ func (r *Rules) run(players []string, events []Event) ([]step, []LeftOut, error)
 	return steps, left, nil
 }
 
-// Play is the state after one more event that is neither Undo nor Redo. It returns invalid.Fields where the event makes no sense, and
-// the state as it was.
+// Play is the state after one more event that is neither Undo nor Redo. It returns invalid.Fields where the event makes
+// no sense, and the state as it was.
 func (r Rules) Play(s State, e Event) (State, error) {
 	if err := r.refuse(s, e); err != nil {
 		return s, err
@@ -461,7 +479,8 @@ func (r *Rules) refuseAward(s State, e Event) error {
 		return fmt.Errorf("“%s” is only for %s", a.Name, a.By)
 	case a.NotOnSecond && s.Second:
 		return fmt.Errorf("“%s” does not count after a second serve", a.Name)
-	case a.Shot > 0 && a.Ends == "" && slices.ContainsFunc(s.pending, func(m mark) bool { return m.award == i && m.side == e.Side.index() }):
+	case a.Shot > 0 && a.Ends == "" && slices.ContainsFunc(s.pending,
+		func(m mark) bool { return m.award == i && m.side == e.Side.index() }):
 		return fmt.Errorf("“%s” counts once in a rally", a.Name)
 	case a.NoBonus && len(s.pending) > 0:
 		return fmt.Errorf("nothing else counts in a rally that ends so; take it back first")

@@ -34,39 +34,88 @@ func maybe[T ~string](t *rapid.T, name string, values []any) T {
 // anyRules are rules of any kind, of which many make no sense.
 func anyRules(t *rapid.T) game.Rules {
 	number := func(name string, most int) int { return rapid.IntRange(0, most).Draw(t, name) }
-	r := game.Rules{Spots: spots(rapid.IntRange(1, 3).Draw(t, "near"), number("far", 3)), Rally: number("rally", 2), Unscored: number("unscored", 1)}
+	r := game.Rules{
+		Spots:    spots(rapid.IntRange(1, 3).Draw(t, "near"), number("far", 3)),
+		Rally:    number("rally", 2),
+		Unscored: number("unscored", 1),
+	}
 	r.Score = maybe[game.Keeping](t, "score", game.Keeping("").Enum())
 	r.BelowZero = rapid.Bool().Draw(t, "below")
 	r.Feed = game.Feed{
-		Kind: maybe[game.FeedKind](t, "kind", game.FeedKind("").Enum()), First: maybe[game.Side](t, "first", game.Side("").Enum()),
-		Changes: maybe[game.Changes](t, "changes", game.Changes("").Enum()), Every: number("every", 3), Second: rapid.Bool().Draw(t, "second"),
-		Box: maybe[game.Box](t, "box", game.Box("").Enum()), BoxFor: number("boxFor", 3),
+		Kind: maybe[game.FeedKind](
+			t,
+			"kind",
+			game.FeedKind("").Enum(),
+		),
+		First: maybe[game.Side](t, "first", game.Side("").Enum()),
+		Changes: maybe[game.Changes](
+			t,
+			"changes",
+			game.Changes("").Enum(),
+		),
+		Every:  number("every", 3),
+		Second: rapid.Bool().Draw(t, "second"),
+		Box:    maybe[game.Box](t, "box", game.Box("").Enum()),
+		BoxFor: number("boxFor", 3),
 	}
 	for i := range number("awards", 3) {
 		r.Awards = append(r.Awards, game.Award{
-			ID: fmt.Sprint(i), Name: "something", By: maybe[game.Whose](t, "by", game.Whose("").Enum()), Points: rapid.IntRange(-2, 3).Draw(t, "points"),
-			Ends: maybe[game.Ends](t, "ends", game.Ends("").Enum()), NotOnSecond: rapid.Bool().Draw(t, "notOnSecond"), NoBonus: rapid.Bool().Draw(t, "noBonus"),
+			ID: fmt.Sprint(
+				i,
+			),
+			Name:   "something",
+			By:     maybe[game.Whose](t, "by", game.Whose("").Enum()),
+			Points: rapid.IntRange(-2, 3).Draw(t, "points"),
+			Ends: maybe[game.Ends](
+				t,
+				"ends",
+				game.Ends("").Enum(),
+			),
+			NotOnSecond: rapid.Bool().Draw(t, "notOnSecond"),
+			NoBonus:     rapid.Bool().Draw(t, "noBonus"),
 		})
 	}
 	for range number("restrictions", 2) {
-		r.Restrictions = append(r.Restrictions, game.Restriction{Kind: oneOf[game.RestrictionKind](t, "restriction", game.RestrictionKind("").Enum()...), Who: maybe[game.Whose](t, "who", game.Whose("").Enum()), Text: "so"})
+		r.Restrictions = append(
+			r.Restrictions,
+			game.Restriction{
+				Kind: oneOf[game.RestrictionKind](t, "restriction", game.RestrictionKind("").Enum()...),
+				Who:  maybe[game.Whose](t, "who", game.Whose("").Enum()),
+				Text: "so",
+			},
+		)
 	}
 	if number("mini", 4) == 0 {
 		r.Rally, r.Mini = 0, &game.Mini{Balls: []string{"a", "b", "c"}, Won: 1, Swept: number("swept", 3)}
 	}
-	r.End = game.End{Near: number("to", 9), WinBy: number("winBy", 2), Rallies: number("rallies", 1) * 20, Rounds: number("rounds", 4)}
+	r.End = game.End{
+		Near:    number("to", 9),
+		WinBy:   number("winBy", 2),
+		Rallies: number("rallies", 1) * 20,
+		Rounds:  number("rounds", 4),
+	}
 	r.End.Far = r.End.Near
 	if rapid.Bool().Draw(t, "uneven") {
 		r.End.Far = number("farTo", 9)
 	}
 	for i := range number("measures", 2) {
-		m := game.Measure{ID: fmt.Sprintf("m%d", i), Name: "a stroke", Stroke: sports.Drop, By: maybe[game.Whose](t, "played by", game.Whose("").Enum()), Shot: number("shot", 3)}
+		m := game.Measure{
+			ID:     fmt.Sprintf("m%d", i),
+			Name:   "a stroke",
+			Stroke: sports.Drop,
+			By:     maybe[game.Whose](t, "played by", game.Whose("").Enum()),
+			Shot:   number("shot", 3),
+		}
 		if len(r.Awards) > 0 && rapid.Bool().Draw(t, "with an award") {
 			m.Award = r.Awards[0].ID
 		}
 		r.Measures = append(r.Measures, m)
 	}
-	r.After = game.After{Restart: maybe[game.Restart](t, "restart", game.Restart("").Enum()), Every: number("afterEvery", 3), Net: maybe[game.Side](t, "net", game.Side("").Enum())}
+	r.After = game.After{
+		Restart: maybe[game.Restart](t, "restart", game.Restart("").Enum()),
+		Every:   number("afterEvery", 3),
+		Net:     maybe[game.Side](t, "net", game.Side("").Enum()),
+	}
 	r.Rotation = game.Rotation{Every: number("rotation", 4), How: maybe[game.Turning](t, "how", game.Turning("").Enum())}
 	return r
 }
@@ -136,11 +185,19 @@ func mended(r game.Rules) game.Rules {
 
 // goodRules are rules that pass their check.
 func goodRules(t *rapid.T) game.Rules {
-	return rapid.Custom(func(t *rapid.T) game.Rules { return mended(anyRules(t)) }).Filter(func(r game.Rules) bool { return document(r).Check() == nil }).Draw(t, "rules")
+	return rapid.Custom(func(t *rapid.T) game.Rules { return mended(anyRules(t)) }).
+		Filter(func(r game.Rules) bool { return document(r).Check() == nil }).
+		Draw(t, "rules")
 }
 
 func document(r game.Rules) game.Document {
-	return game.Document{FormatVersion: game.FormatVersion, Name: "Never seen", Sport: court.Tennis, Court: "tennis", Rules: r}
+	return game.Document{
+		FormatVersion: game.FormatVersion,
+		Name:          "Never seen",
+		Sport:         court.Tennis,
+		Court:         "tennis",
+		Rules:         r,
+	}
 }
 
 func playersFor(r game.Rules) []string {
@@ -154,8 +211,29 @@ func playersFor(r game.Rules) []string {
 // anyEvent is something that may happen next.
 func anyEvent(t *rapid.T, r game.Rules, s game.State, n int) game.Event {
 	e := game.Event{
-		ID: fmt.Sprintf("%05d", n), At: time.Date(2026, 3, 10, 16, 0, n, 0, time.UTC), Rally: max(1, s.Rally+rapid.SampledFrom([]int{0, 0, 0, 0, 0, 0, -1, 1}).Draw(t, "rally")),
-		Kind: oneOf[game.EventKind](t, "kind", game.Won, game.Won, game.Won, game.Won, game.Awarded, game.Awarded, game.Broke, game.Counted, game.Fault, game.Again, game.Chose, game.Undo, game.Redo),
+		ID: fmt.Sprintf(
+			"%05d",
+			n,
+		),
+		At:    time.Date(2026, 3, 10, 16, 0, n, 0, time.UTC),
+		Rally: max(1, s.Rally+rapid.SampledFrom([]int{0, 0, 0, 0, 0, 0, -1, 1}).Draw(t, "rally")),
+		Kind: oneOf[game.EventKind](
+			t,
+			"kind",
+			game.Won,
+			game.Won,
+			game.Won,
+			game.Won,
+			game.Awarded,
+			game.Awarded,
+			game.Broke,
+			game.Counted,
+			game.Fault,
+			game.Again,
+			game.Chose,
+			game.Undo,
+			game.Redo,
+		),
 		Side: oneOf[game.Side](t, "side", game.Near, game.Far),
 	}
 	if len(r.Awards) > 0 {
@@ -221,7 +299,9 @@ func TestAnyRulePlays(t *testing.T) {
 
 		// From several devices: in any order, some of them twice.
 		mixed := slices.Clone(events)
-		rand.New(rand.NewPCG(7, 7)).Shuffle(len(mixed), func(i, j int) { mixed[i], mixed[j] = mixed[j], mixed[i] }) //nolint:gosec // a test
+		rand.New(rand.NewPCG(7, 7)).
+			Shuffle(len(mixed), func(i, j int) { mixed[i], mixed[j] = mixed[j], mixed[i] })
+			//nolint:gosec // a test
 		mixed = append(mixed, mixed[:len(mixed)/2]...)
 		again, _, err := r.Replay(players, mixed)
 		require.NoError(t, err)
@@ -235,7 +315,10 @@ func TestAnyRulePlays(t *testing.T) {
 			if k >= steps {
 				kind = game.Redo
 			}
-			both = append(both, game.Event{ID: fmt.Sprintf("z%02d", k), At: time.Date(2026, 3, 10, 17, 0, k, 0, time.UTC), Kind: kind, Rally: 1})
+			both = append(
+				both,
+				game.Event{ID: fmt.Sprintf("z%02d", k), At: time.Date(2026, 3, 10, 17, 0, k, 0, time.UTC), Kind: kind, Rally: 1},
+			)
 		}
 		again, left, err := r.Replay(players, both)
 		require.NoError(t, err)
@@ -330,7 +413,11 @@ func TestSwappedSidesSwapTheResult(t *testing.T) {
 		chances := game.Chances{NearFeeds: 0.6, FarFeeds: 0.45}
 		here, err := r.Forecast(t.Context(), chances, 0)
 		require.NoError(t, err)
-		there, err := other.Forecast(t.Context(), game.Chances{NearFeeds: 1 - chances.FarFeeds, FarFeeds: 1 - chances.NearFeeds}, 0)
+		there, err := other.Forecast(
+			t.Context(),
+			game.Chances{NearFeeds: 1 - chances.FarFeeds, FarFeeds: 1 - chances.NearFeeds},
+			0,
+		)
 		require.NoError(t, err)
 		if r.Score == "" {
 			require.InDelta(t, here.Near, there.Far, 1e-9)
@@ -415,20 +502,33 @@ func TestWhatMakesNoSenseIsToldAndChangesNothing(t *testing.T) {
 		event game.Event
 		want  string
 	}{
-		"two winners of one rally":                {after(near), game.Event{Kind: game.Won, Side: game.Far, Rally: 1}, "rally 1 has a winner already"},
-		"a rally that has not begun":              {start, game.Event{Kind: game.Won, Side: game.Far, Rally: 3}, "rally 1 is not over yet"},
-		"a player who is not in the game":         {start, game.Event{Kind: game.Won, Side: game.Near, Player: "carl", Rally: 1}, "not in the game"},
-		"a player of the other side":              {start, game.Event{Kind: game.Won, Side: game.Near, Player: "bea", Rally: 1}, "not on that side"},
-		"nobody’s rally":                          {start, game.Event{Kind: game.Won, Rally: 1}, "say which side"},
-		"after the end":                           {after(near, near, near), game.Event{Kind: game.Won, Side: game.Near, Rally: 4}, "the game is over"},
-		"an award that is not there":              {start, game.Event{Kind: game.Awarded, Award: "three", Side: game.Near, Rally: 1}, "nothing of that name"},
-		"an award of the other side":              {start, game.Event{Kind: game.Awarded, Award: "two", Side: game.Far, Rally: 1}, "only for the side that feeds"},
-		"a bonus after a second serve":            {after(game.Event{Kind: game.Fault}), game.Event{Kind: game.Awarded, Award: "two", Side: game.Near, Rally: 1}, "after a second serve"},
-		"a bonus of one stroke twice":             {after(two), game.Event{Kind: game.Awarded, Award: "two", Side: game.Near, Rally: 1}, "counts once in a rally"},
-		"a bonus on a serve that is not returned": {after(two), game.Event{Kind: game.Awarded, Award: "ace", Side: game.Near, Rally: 1}, "nothing else counts"},
-		"a restriction that is not there":         {start, game.Event{Kind: game.Broke, Side: game.Near, Restriction: 1, Rally: 1}, "no such restriction"},
-		"a restriction of the other side":         {start, game.Event{Kind: game.Broke, Side: game.Far, Rally: 1}, "does not hold"},
-		"taking back by itself":                   {after(far), game.Event{Kind: game.Undo, Rally: 2}, "needs all the events"},
+		"two winners of one rally": {after(near), game.Event{Kind: game.Won, Side: game.Far, Rally: 1},
+			"rally 1 has a winner already"},
+		"a rally that has not begun": {start, game.Event{Kind: game.Won, Side: game.Far, Rally: 3},
+			"rally 1 is not over yet"},
+		"a player who is not in the game": {start, game.Event{Kind: game.Won, Side: game.Near, Player: "carl",
+			Rally: 1}, "not in the game"},
+		"a player of the other side": {start, game.Event{Kind: game.Won, Side: game.Near, Player: "bea",
+			Rally: 1}, "not on that side"},
+		"nobody’s rally": {start, game.Event{Kind: game.Won, Rally: 1}, "say which side"},
+		"after the end": {after(near, near, near),
+			game.Event{Kind: game.Won, Side: game.Near, Rally: 4}, "the game is over"},
+		"an award that is not there": {start, game.Event{Kind: game.Awarded, Award: "three", Side: game.Near,
+			Rally: 1}, "nothing of that name"},
+		"an award of the other side": {start, game.Event{Kind: game.Awarded, Award: "two", Side: game.Far,
+			Rally: 1}, "only for the side that feeds"},
+		"a bonus after a second serve": {after(game.Event{Kind: game.Fault}),
+			game.Event{Kind: game.Awarded, Award: "two", Side: game.Near, Rally: 1}, "after a second serve"},
+		"a bonus of one stroke twice": {after(two), game.Event{Kind: game.Awarded, Award: "two", Side: game.Near,
+			Rally: 1}, "counts once in a rally"},
+		"a bonus on a serve that is not returned": {after(two), game.Event{Kind: game.Awarded, Award: "ace", Side: game.Near,
+			Rally: 1}, "nothing else counts"},
+		"a restriction that is not there": {start, game.Event{Kind: game.Broke, Side: game.Near, Restriction: 1,
+			Rally: 1}, "no such restriction"},
+		"a restriction of the other side": {start, game.Event{Kind: game.Broke, Side: game.Far, Rally: 1},
+			"does not hold"},
+		"taking back by itself": {after(far), game.Event{Kind: game.Undo, Rally: 2},
+			"needs all the events"},
 	} {
 		t.Run(name, func(t *testing.T) {
 			next, err := rules.Play(example.state, example.event)
@@ -436,7 +536,8 @@ func TestWhatMakesNoSenseIsToldAndChangesNothing(t *testing.T) {
 			require.Equal(t, shown(t, example.state), shown(t, next))
 		})
 	}
-	for name, players := range map[string][]string{"too few": {"ann"}, "too many": {"ann", "bea", "cleo"}, "twice": {"ann", "ann"}, "without a name": {"ann", ""}} {
+	for name, players := range map[string][]string{"too few": {"ann"}, "too many": {"ann", "bea", "cleo"},
+		"twice": {"ann", "ann"}, "without a name": {"ann", ""}} {
 		_, err := rules.Start(players)
 		require.Error(t, err, name)
 	}
@@ -458,14 +559,28 @@ func TestWhatIsWrongWithRules(t *testing.T) {
 		"rounds without changing places": {func(r *game.Rules) { r.End.Rounds = 3 }, "end.rounds"},
 		"two ahead of different points":  {func(r *game.Rules) { r.End.Far, r.End.WinBy = 5, 2 }, "end.winBy"},
 		"a last point before the end":    {func(r *game.Rules) { r.End.Cap = 5 }, "end.cap"},
-		"an even number of rallies":      {func(r *game.Rules) { r.Rally, r.Mini = 0, &game.Mini{Balls: []string{"a", "b"}, Won: 1, Swept: 1} }, "mini.balls"},
-		"a sweep that is worth less":     {func(r *game.Rules) { r.Rally, r.Mini = 0, &game.Mini{Balls: []string{"a", "b", "c"}, Won: 2, Swept: 1} }, "mini.swept"},
-		"sides that change":              {func(r *game.Rules) { r.Rotation.Every = 5 }, "score"},
-		"a second feed":                  {func(r *game.Rules) { r.Feed.Kind, r.Feed.Second = game.PlayerFeeds, true }, "feed.second"},
-		"nobody who holds the net":       {func(r *game.Rules) { r.Awards = []game.Award{{ID: "a", Name: "a", By: game.TheHolding}} }, "awards.0.by"},
-		"a way of playing without words": {func(r *game.Rules) { r.Restrictions = []game.Restriction{{Kind: game.PlayedSo}} }, "restrictions.0.text"},
-		"the same identifier twice":      {func(r *game.Rules) { r.Awards = []game.Award{{ID: "a", Name: "a"}, {ID: "a", Name: "b"}} }, "awards.1.id"},
-		"no places":                      {func(r *game.Rules) { r.Spots = nil }, "spots"},
+		"an even number of rallies": {func(r *game.Rules) {
+			r.Rally, r.Mini = 0,
+				&game.Mini{Balls: []string{"a", "b"}, Won: 1, Swept: 1}
+		}, "mini.balls"},
+		"a sweep that is worth less": {func(r *game.Rules) {
+			r.Rally, r.Mini = 0,
+				&game.Mini{Balls: []string{"a", "b", "c"}, Won: 2, Swept: 1}
+		}, "mini.swept"},
+		"sides that change": {func(r *game.Rules) { r.Rotation.Every = 5 }, "score"},
+		"a second feed": {func(r *game.Rules) { r.Feed.Kind, r.Feed.Second = game.PlayerFeeds, true },
+			"feed.second"},
+		"nobody who holds the net": {func(r *game.Rules) {
+			r.Awards = []game.Award{{ID: "a", Name: "a",
+				By: game.TheHolding}}
+		}, "awards.0.by"},
+		"a way of playing without words": {func(r *game.Rules) { r.Restrictions = []game.Restriction{{Kind: game.PlayedSo}} },
+			"restrictions.0.text"},
+		"the same identifier twice": {func(r *game.Rules) {
+			r.Awards = []game.Award{{ID: "a", Name: "a"},
+				{ID: "a", Name: "b"}}
+		}, "awards.1.id"},
+		"no places": {func(r *game.Rules) { r.Spots = nil }, "spots"},
 	} {
 		t.Run(name, func(t *testing.T) {
 			r := duel(11, 11)
@@ -480,13 +595,16 @@ func TestWhatIsWrongWithRules(t *testing.T) {
 func FuzzReplay(f *testing.F) {
 	rules, err := json.Marshal(document(duel(3, 3)))
 	require.NoError(f, err)
-	events, err := json.Marshal([]game.Event{{ID: "a", Kind: game.Won, Side: game.Near, Rally: 1}, {ID: "b", Kind: game.Undo, Rally: 1}})
+	events, err := json.Marshal(
+		[]game.Event{{ID: "a", Kind: game.Won, Side: game.Near, Rally: 1}, {ID: "b", Kind: game.Undo, Rally: 1}},
+	)
 	require.NoError(f, err)
 	f.Add(rules, events)
 	f.Fuzz(func(t *testing.T, rules, events []byte) {
 		var d game.Document
 		var log []game.Event
-		if json.Unmarshal(rules, &d) != nil || json.Unmarshal(events, &log) != nil || len(d.Rules.Spots) > 12 || d.Check() != nil {
+		if json.Unmarshal(rules, &d) != nil || json.Unmarshal(events, &log) != nil || len(d.Rules.Spots) > 12 ||
+			d.Check() != nil {
 			return
 		}
 		s, left, err := d.Rules.Replay(playersFor(d.Rules), log)
@@ -500,11 +618,23 @@ func FuzzReplay(f *testing.F) {
 
 // A thousand events of a game of six with changing places.
 func BenchmarkReplay(b *testing.B) {
-	rules := game.Rules{Spots: spots(3, 3), Rally: 1, Score: game.EachTheirOwn, Rotation: game.Rotation{Every: 5}, End: game.End{Rallies: 200, Minutes: 90}}
+	rules := game.Rules{
+		Spots:    spots(3, 3),
+		Rally:    1,
+		Score:    game.EachTheirOwn,
+		Rotation: game.Rotation{Every: 5},
+		End:      game.End{Rallies: 200, Minutes: 90},
+	}
 	rules.End.Rallies = 0
 	events := make([]game.Event, 1000)
 	for i := range events {
-		events[i] = game.Event{ID: fmt.Sprintf("%04d", i), At: time.Unix(int64(i), 0), Kind: game.Won, Side: game.Near, Rally: i + 1}
+		events[i] = game.Event{
+			ID:    fmt.Sprintf("%04d", i),
+			At:    time.Unix(int64(i), 0),
+			Kind:  game.Won,
+			Side:  game.Near,
+			Rally: i + 1,
+		}
 	}
 	for b.Loop() {
 		if s, _, err := rules.Replay(playersFor(rules), events); err != nil || s.Rally != 1001 {

@@ -38,8 +38,8 @@ type Event struct {
 	Right       bool   `json:"right,omitempty" description:"Of a choice: it was the right one; of a stroke that is counted: it was made"`
 }
 
-// inOrder sorts events by when they happened, and drops those that came twice. The same events are in the same order from however
-// many devices they come.
+// inOrder sorts events by when they happened, and drops those that came twice. The same events are in the same order
+// from however many devices they come.
 func inOrder(events []Event) []Event {
 	sorted := slices.Clone(events)
 	slices.SortStableFunc(sorted, func(a, b Event) int {

@@ -9,7 +9,11 @@ import (
 
 func ExampleRules_Forecast() {
 	// To 11 points, the near side winning six rallies of ten.
-	rules := game.Rules{Rally: 1, Spots: []game.Spot{{Side: game.Near}, {Side: game.Far}}, End: game.End{Near: 11, Far: 11}}
+	rules := game.Rules{
+		Rally: 1,
+		Spots: []game.Spot{{Side: game.Near}, {Side: game.Far}},
+		End:   game.End{Near: 11, Far: 11},
+	}
 	f, err := rules.Forecast(context.Background(), game.At(0.6), 0)
 	if err != nil {
 		panic(err)

@@ -28,9 +28,9 @@ const (
 	apart    = 0.2 // share by which a game may be longer or shorter than wanted
 )
 
-// FairPairs are the points of both sides with which a game of about so many rallies is won by both as nearly equally often as there are
-// any, the fairest first. The rules' own points are not looked at, and two ahead is for equal points alone. It returns invalid.Fields
-// where there are none, told at "length", or ctx.Err() when cancelled.
+// FairPairs are the points of both sides with which a game of about so many rallies is won by both as nearly equally
+// often as there are any, the fairest first. The rules' own points are not looked at, and two ahead is for equal points
+// alone. It returns invalid.Fields where there are none, told at "length", or ctx.Err() when cancelled.
 func (r Rules) FairPairs(ctx context.Context, c Chances, length int) ([]Pair, error) {
 	if length < 1 || length > 150 {
 		return nil, invalid.Fields{{Path: "length", Message: "a game has between 1 and 150 rallies"}}
@@ -82,8 +82,8 @@ func (r Rules) FairPairs(ctx context.Context, c Chances, length int) ([]Pair, er
 	return pairs[:min(proposed, len(pairs))], nil
 }
 
-// roughly is about how far a game is from being even: of rallies that are worth a point each, and that it does not matter who feeds, it is
-// exact; else it is the difference of the rallies that both sides would need alone.
+// roughly is about how far a game is from being even: of rallies that are worth a point each, and that it does not
+// matter who feeds, it is exact; else it is the difference of the rallies that both sides would need alone.
 func (r Rules) roughly(c Chances, near, far int, a, b float64) float64 {
 	if r.Rally == 1 && len(r.Awards) == 0 && r.Mini == nil && c.NearFeeds == c.FarFeeds {
 		return mathext.RegIncBeta(float64(near), float64(far), c.NearFeeds) - 0.5
@@ -91,7 +91,8 @@ func (r Rules) roughly(c Chances, near, far int, a, b float64) float64 {
 	return a - b
 }
 
-// worth is how many points both sides get in a rally on average, over both sides' feeds in equal shares; of a little match for each of its rallies.
+// worth is how many points both sides get in a rally on average, over both sides' feeds in equal shares; of a little
+// match for each of its rallies.
 func (r Rules) worth(c Chances) (sums [2]float64) {
 	p := r.start()
 	feeds := []int16{p.feed}
@@ -136,11 +137,16 @@ type Strength struct {
 // guessed is how many rallies the first guess about two sides is worth. Common practice, no source.
 const guessed = 10
 
-// StrengthFrom is what is thought of two sides after the points between them: a beta distribution that begins at a guess of the near
-// side's chance, one half where nothing is known of either; the guess lies between 0 and 1.
+// StrengthFrom is what is thought of two sides after the points between them: a beta distribution that begins at a
+// guess of the near side's chance, one half where nothing is known of either; the guess lies between 0 and 1.
 func StrengthFrom(t Tally, guess float64) Strength {
 	a, b := float64(t.Near)+guessed*guess, float64(t.Far)+guessed*(1-guess)
-	return Strength{Won: a / (a + b), Low: mathext.InvRegIncBeta(a, b, 0.1), High: mathext.InvRegIncBeta(a, b, 0.9), Results: t.Near + t.Far}
+	return Strength{
+		Won:     a / (a + b),
+		Low:     mathext.InvRegIncBeta(a, b, 0.1),
+		High:    mathext.InvRegIncBeta(a, b, 0.9),
+		Results: t.Near + t.Far,
+	}
 }
 
 // Handicap is a fair score after some results, with how sure it is.
@@ -152,7 +158,8 @@ type Handicap struct {
 	Sentence string  `json:"sentence"`
 }
 
-// HandicapFrom proposes a fair score from what is thought of two sides, whoever feeds. It returns the errors of FairPairs.
+// HandicapFrom proposes a fair score from what is thought of two sides, whoever feeds. It returns the errors of
+// FairPairs.
 func (r Rules) HandicapFrom(ctx context.Context, s Strength, length int) (Handicap, error) {
 	h := Handicap{Strength: s}
 	pairs, err := r.FairPairs(ctx, At(h.Won), length)
@@ -168,8 +175,16 @@ func (r Rules) HandicapFrom(ctx context.Context, s Strength, length int) (Handic
 		}
 		*wins = f.Near
 	}
-	h.Sentence = fmt.Sprintf("%d against %d: the near side wins %s of 10 rallies, between %s and %s, and with that between %s and %s of 10 games.",
-		h.Near, h.Far, tenths(h.Won), tenths(h.Low), tenths(h.High), tenths(h.LowWins), tenths(h.HighWins))
+	h.Sentence = fmt.Sprintf(
+		"%d against %d: the near side wins %s of 10 rallies, between %s and %s, and with that between %s and %s of 10 games.",
+		h.Near,
+		h.Far,
+		tenths(h.Won),
+		tenths(h.Low),
+		tenths(h.High),
+		tenths(h.LowWins),
+		tenths(h.HighWins),
+	)
 	return h, nil
 }
 

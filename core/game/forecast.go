@@ -21,15 +21,16 @@ type Forecast struct {
 // longest is how many rallies of a game are looked at.
 const longest = 2000
 
-// What bounds the work: the share of games that is not followed any further, and how many positions are looked at in all.
+// What bounds the work: the share of games that is not followed any further, and how many positions are looked at in
+// all.
 const (
 	nearly = 1e-12
 	most   = 1_500_000
 )
 
-// Forecast works out a game by its chances, from the beginning, with the very rules that the engine plays by. After so many rallies
-// it is over in any case; 0 for no limit. Where it ends by players' own points, games are sampled, always the same ones. It returns
-// ctx.Err() when cancelled.
+// Forecast works out a game by its chances, from the beginning, with the very rules that the engine plays by. After so
+// many rallies it is over in any case; 0 for no limit. Where it ends by players' own points, games are sampled, always
+// the same ones. It returns ctx.Err() when cancelled.
 func (r Rules) Forecast(ctx context.Context, c Chances, limit int) (Forecast, error) {
 	var f Forecast
 	if limit <= 0 || limit > longest {
@@ -146,7 +147,12 @@ func (r Rules) ends() error {
 	}
 	if r.Score == EachTheirOwn && r.End.Near > 0 {
 		if r.Rally == 0 || r.BelowZero {
-			return invalid.Fields{{Path: "near", Message: "players may never come to their points; let rallies be worth some, or play for some minutes"}}
+			return invalid.Fields{
+				{
+					Path:    "near",
+					Message: "players may never come to their points; let rallies be worth some, or play for some minutes",
+				},
+			}
 		}
 		return nil
 	}
@@ -155,7 +161,9 @@ func (r Rules) ends() error {
 		return err
 	}
 	if _, ok := f.Within(almost); !ok {
-		return invalid.Fields{{Message: "a game by these rules can go on for more than 2000 rallies: let it end after some rallies or minutes"}}
+		return invalid.Fields{
+			{Message: "a game by these rules can go on for more than 2000 rallies: let it end after some rallies or minutes"},
+		}
 	}
 	return nil
 }

@@ -45,8 +45,8 @@ func TestRacesAreWonAsOftenAsTheyShould(t *testing.T) {
 	}
 }
 
-// By hand: two ahead from 0-0 with one point to reach is a walk that ends two away: it is won with p²/(p²+q²), and takes 2/(p²+q²)
-// rallies on average. Any text on the gambler's ruin has it.
+// By hand: two ahead from 0-0 with one point to reach is a walk that ends two away: it is won with p²/(p²+q²), and
+// takes 2/(p²+q²) rallies on average. Any text on the gambler's ruin has it.
 func TestTwoAhead(t *testing.T) {
 	rules := duel(2, 2)
 	rules.End.WinBy = 2
@@ -61,11 +61,13 @@ func TestTwoAhead(t *testing.T) {
 	rules.End.Cap = 3
 	f, err := rules.Forecast(t.Context(), game.At(0.6), 0)
 	require.NoError(t, err)
-	// By hand: 2-0 with .36; 1-1 (.48) then 3-1 with .36, or 2-2 (.48) and then the next with .6: .36 + .48 (.36 + .48 × .6) = .67104.
+	// By hand: 2-0 with .36; 1-1 (.48) then 3-1 with .36, or 2-2 (.48) and then the next with .6: .36 + .48 (.36 + .48 ×
+	// .6) = .67104.
 	require.InDelta(t, 0.67104, f.Near, 1e-9)
 }
 
-// Common practice (an uneven duel of 10 against 5, no source): the side that needs 10 wins half of the games when it wins two rallies of three.
+// Common practice (an uneven duel of 10 against 5, no source): the side that needs 10 wins half of the games when it
+// wins two rallies of three.
 func TestTenAgainstFiveIsNearFairAtTwoOfThree(t *testing.T) {
 	f, err := duel(10, 5).Forecast(t.Context(), game.At(2.0/3), 0)
 	require.NoError(t, err)
@@ -79,9 +81,9 @@ func TestTenAgainstFiveIsNearFairAtTwoOfThree(t *testing.T) {
 	}
 }
 
-// By hand: a bonus that comes in half of the rallies that the near side feeds doubles what those give it on average. To 2 points, all fed
-// by the near side that never wins one: 2 bonuses before the far side's 2 rallies are the first two rallies, both with a bonus: 2:2 with
-// the second rally, won by the far side, which takes the game.
+// By hand: a bonus that comes in half of the rallies that the near side feeds doubles what those give it on average. To
+// 2 points, all fed by the near side that never wins one: 2 bonuses before the far side's 2 rallies are the first two
+// rallies, both with a bonus: 2:2 with the second rally, won by the far side, which takes the game.
 func TestBonusEvents(t *testing.T) {
 	rules := duel(2, 2)
 	rules.Awards = []game.Award{{ID: "two", Name: "serve and next shot made", By: game.TheFeeding, Points: 1}}
@@ -90,12 +92,12 @@ func TestBonusEvents(t *testing.T) {
 	require.NoError(t, err)
 	require.InDelta(t, 1, f.Far, 1e-12)
 	require.InDelta(t, 2, f.Points[0], 1e-12)
-	// By hand, at one half: the near side wins at once with bonus and rally (1/4). From 1-0 (won without a bonus, 1/4): it wins with any
-	// point of its own, unless rally and no bonus go to the other side (1/4, then 1-1). From 1-1 with the bonus and the rally lost (1/4).
-	// From 0-1 (1/4). At 1-1: the near side wins the rally (1/2), or has the bonus while the far side wins (1/4): both reach 2, and the
-	// rally decides: the far side. So 1-1 is 1/2. At 0-1: both (1/4) wins; rally alone (1/4) is 1-1; else lost: 1/4 + 1/8 = 3/8.
-	// At 1-0: the rally (1/2) wins; bonus and rally lost (1/4): 2-1 wins; nothing (1/4) is 1-1: 1/2 + 1/4 + 1/8 = 7/8.
-	// In all 1/4 + 1/4 × 7/8 + 1/4 × 1/2 + 1/4 × 3/8 = 11/16.
+	// By hand, at one half: the near side wins at once with bonus and rally (1/4). From 1-0 (won without a bonus, 1/4): it
+	// wins with any point of its own, unless rally and no bonus go to the other side (1/4, then 1-1). From 1-1 with the
+	// bonus and the rally lost (1/4). From 0-1 (1/4). At 1-1: the near side wins the rally (1/2), or has the bonus while
+	// the far side wins (1/4): both reach 2, and the rally decides: the far side. So 1-1 is 1/2. At 0-1: both (1/4) wins;
+	// rally alone (1/4) is 1-1; else lost: 1/4 + 1/8 = 3/8. At 1-0: the rally (1/2) wins; bonus and rally lost (1/4): 2-1
+	// wins; nothing (1/4) is 1-1: 1/2 + 1/4 + 1/8 = 7/8. In all 1/4 + 1/4 × 7/8 + 1/4 × 1/2 + 1/4 × 3/8 = 11/16.
 	half := game.Even()
 	half.Awards = []game.Chance{{Award: "two", Near: 0.5}}
 	f, err = rules.Forecast(t.Context(), half, 0)
@@ -103,7 +105,8 @@ func TestBonusEvents(t *testing.T) {
 	require.InDelta(t, 11.0/16, f.Near, 1e-12)
 }
 
-// By hand: a little match of three at p = 0.6 is swept with .216 and won with .648 in all. To 1 point it is the first of them.
+// By hand: a little match of three at p = 0.6 is swept with .216 and won with .648 in all. To 1 point it is the first
+// of them.
 func TestLittleMatches(t *testing.T) {
 	rules := duel(1, 1)
 	rules.Rally, rules.Mini = 0, &game.Mini{Balls: []string{"second serve", "volley", "overhead"}, Won: 1, Swept: 2}
@@ -114,8 +117,8 @@ func TestLittleMatches(t *testing.T) {
 	require.InDelta(t, 0.648+0.216, f.Points[0], 1e-12)
 }
 
-// What a coach would expect: the better side wins more often, needs more points for an even game, and more points make the better side
-// surer; sides that are swapped swap their chances.
+// What a coach would expect: the better side wins more often, needs more points for an even game, and more points make
+// the better side surer; sides that are swapped swap their chances.
 func TestForecastsMakeSense(t *testing.T) {
 	long.Check(t, func(t *rapid.T) {
 		near, far := rapid.IntRange(1, 15).Draw(t, "near"), rapid.IntRange(1, 15).Draw(t, "far")
@@ -151,7 +154,16 @@ func TestFairPairsAreThoseOfTheReckoner(t *testing.T) {
 			pairs, err := duel(1, 1).FairPairs(t.Context(), game.At(p), length)
 			require.NoError(t, err)
 			theirs := mathext.RegIncBeta(float64(goal.Count), float64(goal.Against), p)
-			require.LessOrEqual(t, math.Abs(pairs[0].Wins-0.5), math.Abs(theirs-0.5)+1e-9, "%v %d: %v, the reckoner %v", p, length, pairs[0], goal)
+			require.LessOrEqual(
+				t,
+				math.Abs(pairs[0].Wins-0.5),
+				math.Abs(theirs-0.5)+1e-9,
+				"%v %d: %v, the reckoner %v",
+				p,
+				length,
+				pairs[0],
+				goal,
+			)
 		}
 	}
 }
@@ -170,7 +182,13 @@ func TestAHandicapFollowsTheResults(t *testing.T) {
 	require.Greater(t, few.HighWins, few.Wins)
 	none := game.StrengthFrom(game.Tally{}, 0.5)
 	require.InDelta(t, 0.5, none.Won, 1e-12)
-	require.InDelta(t, 0.7, game.StrengthFrom(game.Tally{}, 0.7).Won, 1e-12, "who is known from others is not begun at even")
+	require.InDelta(
+		t,
+		0.7,
+		game.StrengthFrom(game.Tally{}, 0.7).Won,
+		1e-12,
+		"who is known from others is not begun at even",
+	)
 }
 
 // By hand: a game that takes exactly 10 rallies of 6 s with one stroke each is over after a minute.
@@ -183,8 +201,9 @@ func TestDuration(t *testing.T) {
 	for _, minutes := range []float64{d.Mean, d.Low50, d.High50, d.Low80, d.High80, d.Nearly} {
 		require.InDelta(t, 1, minutes, 1e-6)
 	}
-	// By hand: rallies of 4 strokes on average, geometric, at 2 s, with 10 s between: 18 s, and a standard deviation of 2 √12 = 6.93 s;
-	// ten of them 180 s and 21.9 s, so that four of five take between 180 ∓ 1.2816 × 21.9 s: 2.53 and 3.47 minutes.
+	// By hand: rallies of 4 strokes on average, geometric, at 2 s, with 10 s between: 18 s, and a standard deviation of 2
+	// √12 = 6.93 s; ten of them 180 s and 21.9 s, so that four of five take between 180 ∓ 1.2816 × 21.9 s: 2.53 and 3.47
+	// minutes.
 	d = f.Duration(sports.Tempo{Strokes: 4, Stroke: 2, Between: 10})
 	require.InDelta(t, 3, d.Mean, 1e-9)
 	require.InDelta(t, 2.53, d.Low80, 0.005)

@@ -88,13 +88,19 @@ func (m Match) Table() []ranking.Line {
 	return ranking.Table(sides, m.Results())
 }
 
-// upAndDown are the rounds that are played and the one that comes next: the first in the order of the players, the others from the
-// results of the one before.
+// upAndDown are the rounds that are played and the one that comes next: the first in the order of the players, the
+// others from the results of the one before.
 func (m Match) upAndDown() ([]ranking.Fixture, error) {
 	each := m.Robin.each()
 	n := len(m.Players) / (2 * each)
 	if n == 0 || len(m.Players)%(2*each) != 0 {
-		return nil, invalid.Fields{{Path: "players", Message: map[int]string{1: "up and down the courts goes for an even number of players", 2: "up and down the courts in pairs goes for 4, 8, 12 … players"}[each]}}
+		return nil, invalid.Fields{
+			{
+				Path: "players",
+				Message: map[int]string{1: "up and down the courts goes for an even number of players", 2: "up and down the " +
+					"courts in pairs goes for 4, 8, 12 … players"}[each],
+			},
+		}
 	}
 	courts := make([]ranking.Match, n)
 	for i := range courts {
@@ -105,7 +111,10 @@ func (m Match) upAndDown() ([]ranking.Fixture, error) {
 	for slot := 1; slot <= mostRounds; slot++ {
 		results := make([]ranking.CourtResult, 0, n)
 		for i, c := range courts {
-			fixtures = append(fixtures, ranking.Fixture{Near: c.Near, Far: c.Far, Slot: slot, Court: i + 1, Minute: float64(slot-1) * m.Robin.Minutes})
+			fixtures = append(
+				fixtures,
+				ranking.Fixture{Near: c.Near, Far: c.Far, Slot: slot, Court: i + 1, Minute: float64(slot-1) * m.Robin.Minutes},
+			)
 			k := slices.IndexFunc(m.Entered, func(r Round) bool {
 				return r.Slot == slot && slices.Equal(r.Near, c.Near) && slices.Equal(r.Far, c.Far) && r.NearPoints != r.FarPoints
 			})
@@ -162,8 +171,8 @@ func (m Match) Check() error {
 	return wrong.Err()
 }
 
-// Course is where a match that is counted stands, and its last event that stands, in words; empty where there is none. Names are those of
-// its players. It returns invalid.Fields.
+// Course is where a match that is counted stands, and its last event that stands, in words; empty where there is none.
+// Names are those of its players. It returns invalid.Fields.
 func (m Match) Course(names map[string]string) (s State, last string, err error) {
 	steps, _, err := m.Rules.run(m.Players, m.Events)
 	if err != nil {
@@ -176,8 +185,8 @@ func (m Match) Course(names map[string]string) (s State, last string, err error)
 	return steps[n-1].state.replayed(m.Rules), last, nil
 }
 
-// With is the match with more events; those that are there already change nothing. Events that make no sense where they stand are left out,
-// with the reason. It returns invalid.Fields where none of them can be played.
+// With is the match with more events; those that are there already change nothing. Events that make no sense where they
+// stand are left out, with the reason. It returns invalid.Fields where none of them can be played.
 func (m Match) With(events []Event) (Match, []LeftOut, error) {
 	if m.Rules == nil {
 		return m, nil, invalid.Fields{{Path: "events", Message: "only the result of this game was entered"}}
@@ -232,7 +241,8 @@ func (m Match) Rounds() []Round {
 	return s.Played
 }
 
-// Results are what a match says about who is stronger: its rounds between two sides of students in which points were won.
+// Results are what a match says about who is stronger: its rounds between two sides of students in which points were
+// won.
 func (m Match) Results() []ranking.Result {
 	uneven := m.Rules != nil && m.Rules.End.Near != m.Rules.End.Far
 	var list []ranking.Result

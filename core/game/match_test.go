@@ -11,11 +11,17 @@ import (
 )
 
 func evening(players ...string) game.Match {
-	return game.Match{FormatVersion: game.MatchVersion, Title: "Evening", Sport: "tennis", Date: "2026-03-10", Players: players}
+	return game.Match{
+		FormatVersion: game.MatchVersion,
+		Title:         "Evening",
+		Sport:         "tennis",
+		Date:          "2026-03-10",
+		Players:       players,
+	}
 }
 
-// By hand, four players on two courts: a beats b and d beats c, so that a and d are on the first court next, b and c on the second one.
-// There d wins, and c: d stays, c comes up to him; a and b go or stay down.
+// By hand, four players on two courts: a beats b and d beats c, so that a and d are on the first court next, b and c on
+// the second one. There d wins, and c: d stays, c comes up to him; a and b go or stay down.
 func TestUpAndDownTheCourts(t *testing.T) {
 	m := evening("a", "b", "c", "d")
 	m.Robin = &game.Robin{Minutes: 10, UpDown: true, Courts: 2}
@@ -30,7 +36,10 @@ func TestUpAndDownTheCourts(t *testing.T) {
 	}
 	require.Equal(t, []string{"ab", "cd"}, pairs())
 	result := func(slot int, near, far string, a, b int) {
-		m.Entered = append(m.Entered, game.Round{Near: []string{near}, Far: []string{far}, NearPoints: a, FarPoints: b, Slot: slot})
+		m.Entered = append(
+			m.Entered,
+			game.Round{Near: []string{near}, Far: []string{far}, NearPoints: a, FarPoints: b, Slot: slot},
+		)
 	}
 	result(1, "a", "b", 11, 7)
 	require.Equal(t, []string{"ab", "cd"}, pairs(), "a round is whole before the next one")
@@ -45,8 +54,8 @@ func TestUpAndDownTheCourts(t *testing.T) {
 	require.ErrorContains(t, err, "even number")
 }
 
-// By hand, eight on two courts in pairs: ab beat cd and gh beat ef, so that the winners a, b, g and h are on the first court next, each with
-// one of the others.
+// By hand, eight on two courts in pairs: ab beat cd and gh beat ef, so that the winners a, b, g and h are on the first
+// court next, each with one of the others.
 func TestPairsGoUpAndDown(t *testing.T) {
 	m := evening("a", "b", "c", "d", "e", "f", "g", "h")
 	m.Robin = &game.Robin{Minutes: 10, UpDown: true, Courts: 2, Pairs: true}
@@ -86,18 +95,30 @@ func TestWhatIsWrongWithAMatch(t *testing.T) {
 		"a result of a stranger": func(m *game.Match) {
 			m.Entered = []game.Round{{Near: []string{"a"}, Far: []string{"z"}, NearPoints: 1}}
 		},
-		"a result without a point":      func(m *game.Match) { m.Entered = []game.Round{{Near: []string{"a"}, Far: []string{"b"}}} },
-		"a round robin that is counted": func(m *game.Match) { m.Rules, m.Robin = &rules, &game.Robin{Courts: 1, Minutes: 10} },
+		"a result without a point": func(m *game.Match) {
+			m.Entered = []game.Round{{Near: []string{"a"},
+				Far: []string{"b"}}}
+		},
+		"a round robin that is counted": func(m *game.Match) {
+			m.Rules, m.Robin = &rules,
+				&game.Robin{Courts: 1, Minutes: 10}
+		},
 		"a round robin without a court": func(m *game.Match) { m.Robin = &game.Robin{Minutes: 10} },
 		"rules without a single place":  func(m *game.Match) { m.Rules = &game.Rules{} },
-		"a round robin against oneself": func(m *game.Match) { m.Robin, m.Players = &game.Robin{Courts: 1, Minutes: 10}, []string{"a", "a"} },
+		"a round robin against oneself": func(m *game.Match) {
+			m.Robin, m.Players = &game.Robin{Courts: 1, Minutes: 10},
+				[]string{"a", "a"}
+		},
 		"a result with somebody twice": func(m *game.Match) {
 			m.Entered = []game.Round{{Near: []string{"a"}, Far: []string{"a"}, NearPoints: 1}}
 		},
 		"a result of negative points": func(m *game.Match) {
 			m.Entered = []game.Round{{Near: []string{"a"}, Far: []string{"b"}, NearPoints: -1}}
 		},
-		"a result that has only one side": func(m *game.Match) { m.Entered = []game.Round{{Near: []string{"a"}, NearPoints: 1}} },
+		"a result that has only one side": func(m *game.Match) {
+			m.Entered = []game.Round{{Near: []string{"a"},
+				NearPoints: 1}}
+		},
 	} {
 		t.Run(name, func(t *testing.T) {
 			m := evening("a", "b")

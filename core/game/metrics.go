@@ -15,29 +15,93 @@ func (r Rules) Metrics(f Forecast, c Chances, t sports.Tempo) []metric.Metric {
 		{Name: "Where the far side feeds", Value: tenths(c.FarFeeds) + " of 10 rallies"},
 	}
 	for _, a := range r.Awards {
-		chances = append(chances, metric.Input{Name: units.Title(a.Name), Value: fmt.Sprintf("%s of 10 by the near side, %s by the far side", tenths(c.of(a, 0)), tenths(c.of(a, 1)))})
+		chances = append(
+			chances,
+			metric.Input{
+				Name:  units.Title(a.Name),
+				Value: fmt.Sprintf("%s of 10 by the near side, %s by the far side", tenths(c.of(a, 0)), tenths(c.of(a, 1))),
+			},
+		)
 	}
-	const worked, source = "Every course that the score can take, rally by rally, by the rules as they are played", "Own arithmetic; how often bonus events happen is common practice, no source, where you do not say it"
+	const worked, source = "Every course that the score can take, rally by rally, by the rules as they are played",
+		"Own arithmetic; how often bonus events happen is common practice, no source, where you do not say it"
 	mean, sd := t.Rally()
 	d := f.Duration(t)
 	nearly, _ := f.Within(almost)
 	tempo := []metric.Input{
-		{Name: "A rally", Value: units.Decimal(t.Strokes, 1) + " strokes on average"}, {Name: "A stroke", Value: units.Decimal(t.Stroke, 2) + " s"},
-		{Name: "Until the next feed", Value: units.Decimal(t.Between, 0) + " s"}, {Name: "Rally and pause", Value: fmt.Sprintf("%s s, give or take %s s", units.Decimal(mean, 1), units.Decimal(sd, 1))},
+		{
+			Name:  "A rally",
+			Value: units.Decimal(t.Strokes, 1) + " strokes on average",
+		},
+		{Name: "A stroke", Value: units.Decimal(t.Stroke, 2) + " s"},
+		{
+			Name:  "Until the next feed",
+			Value: units.Decimal(t.Between, 0) + " s",
+		},
+		{
+			Name:  "Rally and pause",
+			Value: fmt.Sprintf("%s s, give or take %s s", units.Decimal(mean, 1), units.Decimal(sd, 1)),
+		},
 		{Name: "Rallies", Value: units.Decimal(f.Rallies, 1)},
 	}
-	const timed, practice = "Rallies × (strokes × seconds a stroke + pause); rallies vary as they are worked out, strokes as if each ended the rally with the same chance", "Strokes and pauses: common practice, no source"
+	const timed, practice = "Rallies × (strokes × seconds a stroke + pause); rallies vary as they are worked out, " +
+		"strokes as if each ended the rally with the same chance", "Strokes and pauses: common practice, no source"
 	var list []metric.Metric
 	if r.Score == "" {
-		list = append(list,
-			metric.New("Near side wins", f.Near, tenths(f.Near), "of 10 games", metric.Derivation{Formula: worked, Inputs: chances, Source: source}),
-			metric.New("Far side wins", f.Far, tenths(f.Far), "of 10 games", metric.Derivation{Formula: worked, Inputs: chances, Source: source}))
+		list = append(
+			list,
+			metric.New(
+				"Near side wins",
+				f.Near,
+				tenths(f.Near),
+				"of 10 games",
+				metric.Derivation{Formula: worked, Inputs: chances, Source: source},
+			),
+			metric.New(
+				"Far side wins",
+				f.Far,
+				tenths(f.Far),
+				"of 10 games",
+				metric.Derivation{Formula: worked, Inputs: chances, Source: source},
+			),
+		)
 	}
-	return append(list,
-		metric.New("Rallies", f.Rallies, units.Decimal(f.Rallies, 1), "on average", metric.Derivation{Formula: worked, Inputs: chances, Source: source}),
-		metric.New("At most", float64(nearly), fmt.Sprint(nearly), "rallies", metric.Derivation{Formula: "999 of 1000 games have at most so many", Inputs: chances, Source: source}),
-		metric.New("Minutes", d.Mean, units.Decimal(d.Mean, 1), "min", metric.Derivation{Formula: timed, Inputs: tempo, Source: practice}),
-		metric.New("Half of them", d.High50-d.Low50, units.Decimal(d.Low50, 1), "to "+units.Decimal(d.High50, 1)+" min", metric.Derivation{Formula: timed, Inputs: tempo, Source: practice}),
-		metric.New("Four of five", d.High80-d.Low80, units.Decimal(d.Low80, 1), "to "+units.Decimal(d.High80, 1)+" min", metric.Derivation{Formula: timed, Inputs: tempo, Source: practice}),
+	return append(
+		list,
+		metric.New(
+			"Rallies",
+			f.Rallies,
+			units.Decimal(f.Rallies, 1),
+			"on average",
+			metric.Derivation{Formula: worked, Inputs: chances, Source: source},
+		),
+		metric.New(
+			"At most",
+			float64(nearly),
+			fmt.Sprint(nearly),
+			"rallies",
+			metric.Derivation{Formula: "999 of 1000 games have at most so many", Inputs: chances, Source: source},
+		),
+		metric.New(
+			"Minutes",
+			d.Mean,
+			units.Decimal(d.Mean, 1),
+			"min",
+			metric.Derivation{Formula: timed, Inputs: tempo, Source: practice},
+		),
+		metric.New(
+			"Half of them",
+			d.High50-d.Low50,
+			units.Decimal(d.Low50, 1),
+			"to "+units.Decimal(d.High50, 1)+" min",
+			metric.Derivation{Formula: timed, Inputs: tempo, Source: practice},
+		),
+		metric.New(
+			"Four of five",
+			d.High80-d.Low80,
+			units.Decimal(d.Low80, 1),
+			"to "+units.Decimal(d.High80, 1)+" min",
+			metric.Derivation{Formula: timed, Inputs: tempo, Source: practice},
+		),
 	)
 }

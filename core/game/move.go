@@ -38,8 +38,8 @@ func (d *Document) mark(handle string) *court.Mark {
 	return nil
 }
 
-// Moved returns the game with a start place or a target moved: from the lines nearest to where it is now, in multiples of the grain, in
-// metres. It returns invalid.Fields.
+// Moved returns the game with a start place or a target moved: from the lines nearest to where it is now, in multiples
+// of the grain, in metres. It returns invalid.Fields.
 func (d Document) Moved(m Move, grain float64) (Document, error) {
 	c, err := sports.Court(d.Court)
 	if err != nil {
@@ -80,8 +80,9 @@ func (d Document) Typed(in coach.Typed, s coach.Settings) (Document, error) {
 	return d, invalid.Fields{{Path: "typed.path", Message: "the game has nothing there that can be typed"}}
 }
 
-// Sized returns the game with so many start places on each side: those that are too many are taken away from the end of a side, new ones
-// stand beside the last one, 1.5 m nearer to the middle line of the side that it has. A side may have none; then the drill plays for it.
+// Sized returns the game with so many start places on each side: those that are too many are taken away from the end of
+// a side, new ones stand beside the last one, 1.5 m nearer to the middle line of the side that it has. A side may have
+// none; then the drill plays for it.
 func (d Document) Sized(near, far int) (Document, error) {
 	c, err := sports.Court(d.Court)
 	if err != nil {
@@ -89,7 +90,9 @@ func (d Document) Sized(near, far int) (Document, error) {
 	}
 	const most = 6
 	if near < 0 || far < 0 || near > most || far > most || near+far == 0 {
-		return d, invalid.Fields{{Path: "rules.spots", Message: "a side has up to 6 players, and one of them has at least one"}}
+		return d, invalid.Fields{
+			{Path: "rules.spots", Message: "a side has up to 6 players, and one of them has at least one"},
+		}
 	}
 	d = d.Clone()
 	var spots []Spot
@@ -112,7 +115,8 @@ func (d Document) Sized(near, far int) (Document, error) {
 	return d, nil
 }
 
-// usualSpot is where the n-th player of a side begins of whom nothing is said: at the back, from the right and the left in turn.
+// usualSpot is where the n-th player of a side begins of whom nothing is said: at the back, from the right and the left
+// in turn.
 func usualSpot(c court.Court, side Side, n int) court.Point {
 	across := []float64{0.15, -0.35, 0.38, -0.12, 0, 0.25}[n%6] * c.Singles
 	along := c.AtDepth(0.9)
@@ -131,9 +135,10 @@ func usualSpot(c court.Court, side Side, n int) court.Point {
 	return court.Point{X: across, Y: along}
 }
 
-// OnCourt returns the game on another court, of its sport or of any other: start places and targets come to the same share of it, and of
-// another sport start places to where players usually begin. A target that makes no sense there is left out; its points stay; a stroke
-// that the sport does not have is no longer counted, and versions for courts of another sport, or for this one, are gone. It returns invalid.Fields.
+// OnCourt returns the game on another court, of its sport or of any other: start places and targets come to the same
+// share of it, and of another sport start places to where players usually begin. A target that makes no sense there is
+// left out; its points stay; a stroke that the sport does not have is no longer counted, and versions for courts of
+// another sport, or for this one, are gone. It returns invalid.Fields.
 func (d Document) OnCourt(id court.ID) (Document, error) {
 	from, err := sports.Court(d.Court)
 	to, also := sports.Court(id)
@@ -145,7 +150,12 @@ func (d Document) OnCourt(id court.ID) (Document, error) {
 		if err != nil {
 			return m, false
 		}
-		return to.Rounded(to.Nearby(court.Point{X: at.X * to.Singles / from.Singles, Y: at.Y * to.Length / from.Length}), 0.05, true, true), true
+		return to.Rounded(
+			to.Nearby(court.Point{X: at.X * to.Singles / from.Singles, Y: at.Y * to.Length / from.Length}),
+			0.05,
+			true,
+			true,
+		), true
 	}
 	d = d.Clone()
 	nth := map[Side]int{}
@@ -173,7 +183,10 @@ func (d Document) OnCourt(id court.ID) (Document, error) {
 			a.Target = nil
 		}
 	}
-	d.Rules.Measures = slices.DeleteFunc(d.Rules.Measures, func(m Measure) bool { return !slices.Contains(sports.Of(to.Sport).Strokes, m.Stroke) })
+	d.Rules.Measures = slices.DeleteFunc(
+		d.Rules.Measures,
+		func(m Measure) bool { return !slices.Contains(sports.Of(to.Sport).Strokes, m.Stroke) },
+	)
 	d.Versions = slices.DeleteFunc(d.Versions, func(v Version) bool {
 		c, err := sports.Court(v.Court)
 		return v.Court != "" && (err != nil || c.Sport != to.Sport) || v.Court == to.ID

@@ -11,7 +11,8 @@ import (
 	"hodometer/core/sport/sports"
 )
 
-// On every court a game of any size can be set up, and carried over to every other one, where each side keeps its players and its end.
+// On every court a game of any size can be set up, and carried over to every other one, where each side keeps its
+// players and its end.
 func TestAGameGoesToEveryCourt(t *testing.T) {
 	for _, from := range sports.Courts() {
 		for near := 1; near <= 6; near += 2 {
@@ -50,8 +51,8 @@ func TestAGameGoesToEveryCourt(t *testing.T) {
 	require.NoError(t, alone.Check(), "the drill plays for the other side")
 }
 
-// By hand: a place 2.03 m to the right and 5.02 m before the net is 1.38 m before the service line and 2.03 m from the middle; dragged, it
-// is rounded to 5 cm.
+// By hand: a place 2.03 m to the right and 5.02 m before the net is 1.38 m before the service line and 2.03 m from the
+// middle; dragged, it is rounded to 5 cm.
 func TestAStartPlaceIsMoved(t *testing.T) {
 	d := document(duel(11, 11))
 	moved, err := d.Moved(game.Move{Handle: game.SpotHandle(0), To: court.Point{X: 2.03, Y: -5.02}}, 0.05)
@@ -68,7 +69,8 @@ func TestAStartPlaceIsMoved(t *testing.T) {
 	require.Error(t, err)
 }
 
-// A target is moved and sized as a coach does it: a circle of 1 m across is 0.5 m round its middle where that is what is meant.
+// A target is moved and sized as a coach does it: a circle of 1 m across is 0.5 m round its middle where that is what
+// is meant.
 func TestATargetIsMovedAndSized(t *testing.T) {
 	r := duel(11, 11)
 	ring := court.Ring(0.9, court.At(1, 4))
@@ -91,7 +93,8 @@ func TestATargetIsMovedAndSized(t *testing.T) {
 		require.NoError(t, err)
 		require.InDelta(t, want, sized.Rules.Awards[0].Target.Radius, 1e-9)
 	}
-	for path, text := range map[string]string{"rules.awards.0.target.radius": "far", "rules.awards.0.target.depth": "1 m", "rules.awards.1.target.radius": "1 m"} {
+	for path, text := range map[string]string{"rules.awards.0.target.radius": "far", "rules.awards.0.target.depth": "1 m",
+		"rules.awards.1.target.radius": "1 m"} {
 		_, err := d.Typed(coach.Typed{Path: path, Text: text}, s)
 		require.Error(t, err, path)
 	}

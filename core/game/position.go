@@ -1,7 +1,7 @@
 package game
 
-// position is where a game stands between two rallies, without who plays: from the same position every game goes on alike. Counters
-// that a rule does not ask about stay 0, so that there are only as many positions as matter.
+// position is where a game stands between two rallies, without who plays: from the same position every game goes on
+// alike. Counters that a rule does not ask about stay 0, so that there are only as many positions as matter.
 type position struct {
 	points   [2]int16
 	feed     int16 // the side that feeds
@@ -31,7 +31,13 @@ type result struct {
 
 // start is the position in which a game begins.
 func (r *Rules) start() position {
-	p := position{winner: -1, left: r.Feed.Box == LeftBox, net: r.net(), unscored: int16(r.Unscored * r.round()), feed: int16(r.Feed.First.index())} //nolint:gosec // a few rallies
+	p := position{
+		winner:   -1,
+		left:     r.Feed.Box == LeftBox,
+		net:      r.net(),
+		unscored: int16(r.Unscored * r.round()), //nolint:gosec // a few rallies
+		feed:     int16(r.Feed.First.index()),   //nolint:gosec // a few sides
+	}
 	for i, spot := range r.Spots {
 		if spot.Side.index() == int(p.feed) {
 			p.turn = int16(i) //nolint:gosec // of a dozen places
@@ -52,7 +58,8 @@ func (r *Rules) net() int16 {
 	return -1
 }
 
-// moved is a round that has ended: places are changed. Its winner is the side with more points in it, the near one of equals.
+// moved is a round that has ended: places are changed. Its winner is the side with more points in it, the near one of
+// equals.
 type moved struct {
 	ended  bool
 	winner int

@@ -1,5 +1,5 @@
-// Package game is points with a rule: scoring as data, an engine that plays any rule from its events, and what can be worked out
-// about a rule before it is played.
+// Package game is points with a rule: scoring as data, an engine that plays any rule from its events, and what can be
+// worked out about a rule before it is played.
 package game
 
 import "hodometer/core/sport/court"

@@ -52,8 +52,8 @@ type Step struct {
 // firstServesOut is how many first serves are out in a game that is played through. Common practice, no source.
 const firstServesOut = 0.35
 
-// PlayedThrough plays a game by its chances, event by event, to its end or to so many rallies, with players who are called A, B, C … The same
-// seed gives the same game. It returns the errors of Start.
+// PlayedThrough plays a game by its chances, event by event, to its end or to so many rallies, with players who are
+// called A, B, C … The same seed gives the same game. It returns the errors of Start.
 func (r Rules) PlayedThrough(c Chances, seed uint64, limit int) ([]Step, error) {
 	n := r.Players()
 	if r.Rotation.How == WinnersStay {
@@ -131,13 +131,19 @@ func (r Rules) InWords(s State, e Event, names map[string]string) string {
 	text := ""
 	switch e.Kind {
 	case Won:
-		text = who + map[bool]string{true: " wins the rally", false: " win the rally"}[len(r.sideOn(s, e.Side)) < 2 || e.Player != ""]
+		text = who + map[bool]string{true: " wins the rally", false: " win the rally"}[len(r.sideOn(s, e.Side)) < 2 ||
+			e.Player != ""]
 	case Awarded:
 		text = who + ": " + r.Awards[r.awarded(e.Award)].Name
 	case Broke:
 		text = who + ": " + string(r.Restrictions[e.Restriction].Kind) + ", not kept"
 	case Counted:
-		text = fmt.Sprintf("%s: %s %s", who, r.Measures[r.measured(e.Measure)].Name, map[bool]string{true: "made", false: "missed"}[e.Right])
+		text = fmt.Sprintf(
+			"%s: %s %s",
+			who,
+			r.Measures[r.measured(e.Measure)].Name,
+			map[bool]string{true: "made", false: "missed"}[e.Right],
+		)
 	case Fault:
 		text = "serve out"
 	case Again:

@@ -10,8 +10,8 @@ import (
 	"hodometer/core/sport/sports"
 )
 
-// Version is a game that is played otherwise: on another court with the ball that goes with it, on half of the court, from one side of the
-// middle, or to other points.
+// Version is a game that is played otherwise: on another court with the ball that goes with it, on half of the court,
+// from one side of the middle, or to other points.
 type Version struct {
 	Name  string   `json:"name" minLength:"1" maxLength:"60"`
 	Court court.ID `json:"court,omitempty" maxLength:"40" description:"Of the same sport; empty: as it is written"`
@@ -21,7 +21,8 @@ type Version struct {
 	Far   int      `json:"far,omitempty" minimum:"0" maximum:"100" description:"Points that the far side needs; 0: as they are written"`
 }
 
-// VersionNames lists the versions of a game by their names, the game as it is written first; none where it has no other.
+// VersionNames lists the versions of a game by their names, the game as it is written first; none where it has no
+// other.
 func (d Document) VersionNames() []string {
 	if len(d.Versions) == 0 {
 		return []string{}
@@ -33,8 +34,9 @@ func (d Document) VersionNames() []string {
 	return names
 }
 
-// Version returns one of the versions of a game by its name: the game as it is written where that is empty or coach.AsWritten. It returns
-// invalid.Fields, and the game as it is written, where there is none of that name or it makes no sense any more.
+// Version returns one of the versions of a game by its name: the game as it is written where that is empty or
+// coach.AsWritten. It returns invalid.Fields, and the game as it is written, where there is none of that name or it
+// makes no sense any more.
 func (d Document) Version(name string) (Document, error) {
 	if name == "" || name == coach.AsWritten {
 		return d, nil
@@ -82,8 +84,8 @@ func (d Document) as(v Version) (Document, error) {
 	return d, nil
 }
 
-// InLesson returns a version of a game as a lesson plays it: on the lesson's court, where that is one of its sport. Where there is no such
-// version, it is the game as it is written, with the error of Version.
+// InLesson returns a version of a game as a lesson plays it: on the lesson's court, where that is one of its sport.
+// Where there is no such version, it is the game as it is written, with the error of Version.
 func (d Document) InLesson(version string, on court.ID) (Document, error) {
 	played, err := d.Version(version)
 	to, elsewhere := sports.Court(on)
@@ -96,8 +98,8 @@ func (d Document) InLesson(version string, on court.ID) (Document, error) {
 	return played, err
 }
 
-// UsualVersions are those that a game can have of which nobody has said anything: on each other court of its sport, on half of the court,
-// from either side of the middle.
+// UsualVersions are those that a game can have of which nobody has said anything: on each other court of its sport, on
+// half of the court, from either side of the middle.
 func (d Document) UsualVersions() []Version {
 	list := []Version{}
 	for _, c := range sports.Courts() {
@@ -115,7 +117,8 @@ func (d Document) UsualVersions() []Version {
 func (d Document) differs(v Version) bool {
 	played, err := d.as(v)
 	r, as := d.Rules, played.Rules
-	return err == nil && (played.Court != d.Court || len(as.Restrictions) != len(r.Restrictions) || as.Feed != r.Feed || as.End != r.End)
+	return err == nil &&
+		(played.Court != d.Court || len(as.Restrictions) != len(r.Restrictions) || as.Feed != r.Feed || as.End != r.End)
 }
 
 func (d Document) checkVersions(wrong *invalid.Fields) {

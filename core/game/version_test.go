@@ -34,7 +34,10 @@ func TestEveryReadyGameHasVersions(t *testing.T) {
 func TestAVersionOfAGame(t *testing.T) {
 	d := document(duel(11, 11))
 	d.Rules.End.WinBy, d.Rules.Feed.BoxFor = 2, 0
-	d.Versions = []game.Version{{Name: "orange, ad side", Court: "tennis-orange", Box: game.LeftBox, Near: 7}, {Name: "half", Half: true}}
+	d.Versions = []game.Version{
+		{Name: "orange, ad side", Court: "tennis-orange", Box: game.LeftBox, Near: 7},
+		{Name: "half", Half: true},
+	}
 	require.NoError(t, d.Check())
 	require.Equal(t, []string{coach.AsWritten, "orange, ad side", "half"}, d.VersionNames())
 

@@ -76,7 +76,10 @@ func (r Rules) feedInWords() []string {
 		list = append(list, box+".")
 	}
 	if f.Valid != "" {
-		list = append(list, fmt.Sprintf("A feed is good when %s; any other one is fed again.", strings.TrimSuffix(f.Valid, ".")))
+		list = append(
+			list,
+			fmt.Sprintf("A feed is good when %s; any other one is fed again.", strings.TrimSuffix(f.Valid, ".")),
+		)
 	}
 	return list
 }
@@ -151,7 +154,10 @@ func (r Rules) afterInWords() []string {
 		list = append(list, which+" begins from where they stand.")
 	}
 	if r.After.Net != "" {
-		list = append(list, fmt.Sprintf("The %s side begins at the net; who wins a rally takes the net or keeps it.", r.After.Net))
+		list = append(
+			list,
+			fmt.Sprintf("The %s side begins at the net; who wins a rally takes the net or keeps it.", r.After.Net),
+		)
 	}
 	if r.Rotation.Every > 0 {
 		how := "everybody moves one place to the right"
@@ -168,7 +174,13 @@ func (r Rules) afterInWords() []string {
 		if r.Rotation.Every == 0 {
 			unit = "rally"
 		}
-		list = append(list, fmt.Sprintf("The first %s without a score.", map[bool]string{true: unit + " is", false: fmt.Sprintf("%d %s are", r.Unscored, many(unit))}[r.Unscored == 1]))
+		list = append(
+			list,
+			fmt.Sprintf(
+				"The first %s without a score.",
+				map[bool]string{true: unit + " is", false: fmt.Sprintf("%d %s are", r.Unscored, many(unit))}[r.Unscored == 1],
+			),
+		)
 	}
 	return list
 }
@@ -231,7 +243,21 @@ func worth(points int) string { return score.Point.Of(points) }
 
 // number is a small number in words.
 func number(n int) string {
-	words := []string{"nobody", "one", "two", "three", "four", "five", "six", "seven", "eight", "nine", "ten", "eleven", "twelve"}
+	words := []string{
+		"nobody",
+		"one",
+		"two",
+		"three",
+		"four",
+		"five",
+		"six",
+		"seven",
+		"eight",
+		"nine",
+		"ten",
+		"eleven",
+		"twelve",
+	}
 	if n < len(words) {
 		return words[n]
 	}

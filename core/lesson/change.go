@@ -34,7 +34,10 @@ func (b *Block) shorten(was float64) {
 
 // With is the block with something different for one student; nothing different takes it away.
 func (b Block) With(v Variant) Block {
-	b.Variants = slices.DeleteFunc(slices.Clone(b.Variants), func(other Variant) bool { return other.Student == v.Student })
+	b.Variants = slices.DeleteFunc(
+		slices.Clone(b.Variants),
+		func(other Variant) bool { return other.Student == v.Student },
+	)
 	if v.Version != "" || v.Drawn != "" || v.Gap != 0 || v.Size != 0 || len(v.Goals) > 0 {
 		b.Variants = append(b.Variants, v)
 	}
@@ -46,7 +49,10 @@ func (b Block) With(v Variant) Block {
 
 // Hush is the lesson with a finding left as it is for a reason, or told again where there is none.
 func (d Document) Hush(h Hushed) Document {
-	d.Hushed = slices.DeleteFunc(slices.Clone(d.Hushed), func(other Hushed) bool { return other.Block == h.Block && other.About == h.About })
+	d.Hushed = slices.DeleteFunc(
+		slices.Clone(d.Hushed),
+		func(other Hushed) bool { return other.Block == h.Block && other.About == h.About },
+	)
 	if h.Why != "" {
 		d.Hushed = append(d.Hushed, h)
 	}
@@ -65,7 +71,8 @@ func (b Block) Played(students []string) Block {
 	return b
 }
 
-// Lasting is a block under way that lasts so many minutes in all: what it could have is settled, and calls that would come later are gone.
+// Lasting is a block under way that lasts so many minutes in all: what it could have is settled, and calls that would
+// come later are gone.
 func (b Block) Lasting(minutes float64) Block {
 	b.Minutes = math.Ceil(minutes*100-1e-6) / 100
 	b.Wanted, b.Min, b.Max, b.Step = 0, 0, 0, ""

@@ -19,8 +19,8 @@ func (c Clock) At(now time.Time) float64 {
 	return max(0, c.Second+now.Sub(c.Anchor).Seconds())
 }
 
-// HeldAt returns for how many seconds the lesson has stood still until an instant. One that stands for longer than forgotten, in seconds, was left
-// standing: that counts for nothing.
+// HeldAt returns for how many seconds the lesson has stood still until an instant. One that stands for longer than
+// forgotten, in seconds, was left standing: that counts for nothing.
 func (c Clock) HeldAt(now time.Time, forgotten float64) float64 {
 	stands := 0.0
 	if !c.Running {

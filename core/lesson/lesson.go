@@ -73,8 +73,8 @@ type Hushed struct {
 	Why   string `json:"why" maxLength:"200"`
 }
 
-// Plays is the key of what a block plays among the drills and games that a lesson is planned with: the drill or the game, and which
-// version of it.
+// Plays is the key of what a block plays among the drills and games that a lesson is planned with: the drill or the
+// game, and which version of it.
 func (b Block) Plays() string {
 	what := cmp.Or(b.Drill, b.Game)
 	if b.Version != "" {
@@ -86,8 +86,8 @@ func (b Block) Plays() string {
 	return what
 }
 
-// At is which block is on at a second of the lesson, and how many seconds of it are gone; the last one where the lesson is over, -1 where
-// there is none.
+// At is which block is on at a second of the lesson, and how many seconds of it are gone; the last one where the lesson
+// is over, -1 where there is none.
 func (d Document) At(second float64) (block int, gone float64) {
 	for i, b := range d.Blocks {
 		if second < b.Seconds() || i == len(d.Blocks)-1 {

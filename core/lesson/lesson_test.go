@@ -29,11 +29,14 @@ func TestCheckNamesTheField(t *testing.T) {
 		{"one twice", func(d *lesson.Document) { d.Students = []string{"ada", "ada"} }, "students.1"},
 		{"a drill block without a drill", func(d *lesson.Document) { d.Blocks[2].Drill = "" }, "blocks.2.drill"},
 		{"a break with a drill", func(d *lesson.Document) { d.Blocks[3].Drill = sample.Coin().ID }, "blocks.3.drill"},
-		{"a call after the end", func(d *lesson.Document) { d.Blocks[1].Calls[1].Minute = d.Blocks[1].Minutes + 0.5 }, "blocks.1.calls.1.minute"},
+		{"a call after the end", func(d *lesson.Document) { d.Blocks[1].Calls[1].Minute = d.Blocks[1].Minutes + 0.5 },
+			"blocks.1.calls.1.minute"},
 		{"roles that never swap", func(d *lesson.Document) { d.Blocks[1].Rotation.Every = 0 }, "blocks.1.rotation.every"},
-		{"a role without a name", func(d *lesson.Document) { d.Blocks[1].Rotation.Spots[0].Name = "" }, "blocks.1.rotation.spots.0"},
+		{"a role without a name", func(d *lesson.Document) { d.Blocks[1].Rotation.Spots[0].Name = "" },
+			"blocks.1.rotation.spots.0"},
 		{"least beyond most", func(d *lesson.Document) { d.Blocks[1].Min, d.Blocks[1].Max = 9, 8 }, "blocks.1.min"},
-		{"whole rotations of nothing", func(d *lesson.Document) { d.Blocks[0].Step = lesson.WholeRotations }, "blocks.0.step"},
+		{"whole rotations of nothing", func(d *lesson.Document) { d.Blocks[0].Step = lesson.WholeRotations },
+			"blocks.0.step"},
 		{"one block twice", func(d *lesson.Document) { d.Blocks[1].ID = "1" }, "blocks.1.id"},
 	} {
 		t.Run(c.name, func(t *testing.T) {
@@ -58,9 +61,19 @@ func TestClock(t *testing.T) {
 func TestALessonIsPlannedAgainWhole(t *testing.T) {
 	d, in := sample.Crowd(3)
 	d.Blocks[3].Pinned = true // by the coach's own hand
-	started := sample.Apply(t, d, editing.Edit{Kind: editing.SetAttendance, Attendance: &editing.Attendance{Present: []string{"ada", "ben"}}}, in).Document
+	started := sample.Apply(
+		t,
+		d,
+		editing.Edit{Kind: editing.SetAttendance, Attendance: &editing.Attendance{Present: []string{"ada", "ben"}}},
+		in,
+	).Document
 	into := started.Blocks[0].Minutes + 4 // in the ball warm-up, with a call still to come
-	late := sample.Apply(t, started, editing.Edit{Kind: editing.SetAttendance, Attendance: &editing.Attendance{Present: d.Students, Second: into * 60}}, in).Document
+	late := sample.Apply(
+		t,
+		started,
+		editing.Edit{Kind: editing.SetAttendance, Attendance: &editing.Attendance{Present: d.Students, Second: into * 60}},
+		in,
+	).Document
 	require.Len(t, late.Blocks, len(d.Blocks)+1)
 
 	again := late.Again("2026-03-17")
@@ -80,7 +93,15 @@ func TestALessonIsPlannedAgainWhole(t *testing.T) {
 func TestVariantsChangeTheDrillOfOneStudent(t *testing.T) {
 	d, in := sample.Hour()
 	block, ada, ben := d.Blocks[2], in.People[0], in.People[1]
-	block.Variants = []lesson.Variant{{Student: "ada", Gap: 7, Size: 2, Goals: []lesson.Instead{{Measure: 1, Goals: score.Course{{Kind: score.Streak, Count: 3}}}}}, {Student: "ben", Drawn: lesson.AsDrawn}}
+	block.Variants = []lesson.Variant{
+		{
+			Student: "ada",
+			Gap:     7,
+			Size:    2,
+			Goals:   []lesson.Instead{{Measure: 1, Goals: score.Course{{Kind: score.Streak, Count: 3}}}},
+		},
+		{Student: "ben", Drawn: lesson.AsDrawn},
+	}
 	hers := block.DrillFor(sample.Coin().Document, ada)
 	require.InDelta(t, 7, hers.Pattern.Gap, 1e-9)
 	require.InDelta(t, 2*sample.Coin().Document.Main().Target.Radius, hers.Main().Target.Radius, 1e-9)
@@ -90,9 +111,19 @@ func TestVariantsChangeTheDrillOfOneStudent(t *testing.T) {
 	require.Equal(t, sample.Coin().Document.Mirrored(), block.DrillFor(sample.Coin().Document, ada))
 	require.Equal(t, sample.Coin().Document.Mirrored(), block.DrillFor(sample.Coin().Document, ben))
 
-	taken := sample.Apply(t, d, editing.Edit{Kind: editing.SetVariant, Block: "3", Variant: &lesson.Variant{Student: "ada", Gap: 5}}, in).Document
+	taken := sample.Apply(
+		t,
+		d,
+		editing.Edit{Kind: editing.SetVariant, Block: "3", Variant: &lesson.Variant{Student: "ada", Gap: 5}},
+		in,
+	).Document
 	require.Len(t, taken.Blocks[2].Variants, 1)
-	taken = sample.Apply(t, taken, editing.Edit{Kind: editing.SetVariant, Block: "3", Variant: &lesson.Variant{Student: "ada"}}, in).Document
+	taken = sample.Apply(
+		t,
+		taken,
+		editing.Edit{Kind: editing.SetVariant, Block: "3", Variant: &lesson.Variant{Student: "ada"}},
+		in,
+	).Document
 	require.Empty(t, taken.Blocks[2].Variants, "nothing different is no variant")
 }
 

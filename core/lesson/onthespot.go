@@ -32,15 +32,16 @@ func (b Block) Changed() string {
 	return strings.Join(said, ", ")
 }
 
-// VersionOf is the version of its drill that a block plays, on a court; the drill as it is written where that is not there any more.
+// VersionOf is the version of its drill that a block plays, on a court; the drill as it is written where that is not
+// there any more.
 func (b Block) VersionOf(written drill.Document, on court.ID) drill.Document {
 	version, _ := written.Version(b.Version)
 	version, _ = version.OnCourt(on)
 	return version
 }
 
-// OnTheSpot is the drill of a block, in its version, with what is changed in it on the spot. It returns invalid.Fields, and the drill without
-// the change, where that is not possible.
+// OnTheSpot is the drill of a block, in its version, with what is changed in it on the spot. It returns invalid.Fields,
+// and the drill without the change, where that is not possible.
 func (b Block) OnTheSpot(d drill.Document) (drill.Document, error) {
 	if b.Changed() == "" {
 		return d, nil
@@ -48,12 +49,15 @@ func (b Block) OnTheSpot(d drill.Document) (drill.Document, error) {
 	return d.OnTheSpot(b.Steps, b.Size)
 }
 
-// Adjusted is the block with one more step, or its targets so many times as large as they are; its title says so. The other wing, taken twice, is the
-// first one.
+// Adjusted is the block with one more step, or its targets so many times as large as they are; its title says so. The
+// other wing, taken twice, is the first one.
 func (b Block) Adjusted(step *feed.Transformation, size float64) Block {
 	title := strings.TrimSuffix(b.Title, ", "+b.Changed())
 	if step != nil {
-		back := slices.IndexFunc(b.Steps, func(s feed.Transformation) bool { return s.Kind == feed.ToOtherWing && step.Kind == feed.ToOtherWing })
+		back := slices.IndexFunc(
+			b.Steps,
+			func(s feed.Transformation) bool { return s.Kind == feed.ToOtherWing && step.Kind == feed.ToOtherWing },
+		)
 		b.Steps = slices.Clone(b.Steps)
 		if back >= 0 {
 			b.Steps = slices.Delete(b.Steps, back, back+1)
@@ -97,7 +101,12 @@ func (b Block) Adjustable(d drill.Document) Adjustable {
 		return err == nil
 	}
 	return Adjustable{
-		Wing: can(&feed.Transformation{Kind: feed.ToOtherWing}, 0), Fewer: can(&feed.Transformation{Kind: feed.DropTask}, 0), Size: can(nil, 1.25) || can(nil, 0.8),
+		Wing: can(
+			&feed.Transformation{Kind: feed.ToOtherWing},
+			0,
+		),
+		Fewer: can(&feed.Transformation{Kind: feed.DropTask}, 0),
+		Size:  can(nil, 1.25) || can(nil, 0.8),
 	}
 }
 

@@ -8,8 +8,8 @@ import (
 	"hodometer/core/sport/sports"
 )
 
-// In is the block in the words of a sport: the roles and calls of a ball warm-up that are as they come, in those of the first sport, are
-// changed; what a coach wrote stays.
+// In is the block in the words of a sport: the roles and calls of a ball warm-up that are as they come, in those of the
+// first sport, are changed; what a coach wrote stays.
 func (b Block) In(sport court.Sport) Block {
 	own, usual := sports.Of(sport).WarmUp, warmUp()
 	if b.Kind != Ball || len(own.Calls) == 0 || sport == sports.All()[0].Name {
@@ -37,11 +37,15 @@ func (b Block) In(sport court.Sport) Block {
 	return b
 }
 
-// NetAndBack is how two warm up with the ball, in the words of the first sport: one at the net, one feeding, changed every minute. Common
-// practice, no source.
+// NetAndBack is how two warm up with the ball, in the words of the first sport: one at the net, one feeding, changed
+// every minute. Common practice, no source.
 func NetAndBack() rotation.Form {
 	words := warmUp()
-	return rotation.Form{Kind: rotation.Roles, Every: 1, Spots: []rotation.Spot{{Name: words.Near}, {Name: words.Far, Feeds: true}}}
+	return rotation.Form{
+		Kind:  rotation.Roles,
+		Every: 1,
+		Spots: []rotation.Spot{{Name: words.Near}, {Name: words.Far, Feeds: true}},
+	}
 }
 
 // warmUpCalls are called one every two minutes, as many as there is time for.

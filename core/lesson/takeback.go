@@ -6,8 +6,9 @@ import (
 	"slices"
 )
 
-// Without takes a change back: what stands as the change left it is as it was before, part by part, and what was changed since stays as it is.
-// It says whether there is anything of the change that stays for that. The error is that of a document that is no JSON, which none is.
+// Without takes a change back: what stands as the change left it is as it was before, part by part, and what was
+// changed since stays as it is. It says whether there is anything of the change that stays for that. The error is that
+// of a document that is no JSON, which none is.
 func (d Document) Without(before, after Document) (Document, bool, error) {
 	var t takingBack
 	var parts [3]any
@@ -63,7 +64,8 @@ func (t *takingBack) fields(now, before, after map[string]any) map[string]any {
 	return made
 }
 
-// list takes back what was done to a list of things that have identifiers: what was taken out stands again behind what it stood behind.
+// list takes back what was done to a list of things that have identifiers: what was taken out stands again behind what
+// it stood behind.
 func (t *takingBack) list(now, before, after []any) []any {
 	made := []any{}
 	keep := func(each, was, became any) {

@@ -11,7 +11,14 @@ import (
 )
 
 func road(minutes ...float64) lesson.Document {
-	d := lesson.Document{FormatVersion: lesson.FormatVersion, Title: "Ten", Date: "2026-03-10", Start: "16:00", Minutes: 60, Students: []string{"ada"}}
+	d := lesson.Document{
+		FormatVersion: lesson.FormatVersion,
+		Title:         "Ten",
+		Date:          "2026-03-10",
+		Start:         "16:00",
+		Minutes:       60,
+		Students:      []string{"ada"},
+	}
 	for i, each := range minutes {
 		d.Blocks = append(d.Blocks, lesson.Block{ID: fmt.Sprint("b", i), Title: fmt.Sprint("Block ", i), Minutes: each})
 	}
@@ -25,8 +32,8 @@ func titles(d lesson.Document) (list []string) {
 	return list
 }
 
-// By hand: this device made the first block a minute longer, which took one from the second; another one renamed the second meanwhile, put a block in, and
-// made the third longer.
+// By hand: this device made the first block a minute longer, which took one from the second; another one renamed the
+// second meanwhile, put a block in, and made the third longer.
 func TestWhatAnotherDeviceDidMeanwhileStays(t *testing.T) {
 	before, after := road(10, 10, 10), road(11, 9, 10)
 	now := road(11, 9, 12)
@@ -72,7 +79,8 @@ func TestABlockThatTheChangeBroughtGoes(t *testing.T) {
 	require.True(t, kept)
 }
 
-// Whatever was changed: taken back at once it is as it was; where another device changed what the change did not touch, both are right.
+// Whatever was changed: taken back at once it is as it was; where another device changed what the change did not touch,
+// both are right.
 func TestTakingBackLosesNothingOfOthers(t *testing.T) {
 	document := rapid.Custom(func(t *rapid.T) lesson.Document {
 		d := road(rapid.SliceOfN(rapid.Float64Range(1, 20), 1, 5).Draw(t, "minutes")...)

@@ -9,7 +9,8 @@ import (
 	"hodometer/core/people/student"
 )
 
-// Degrees Celsius below which a body wants longer to get warm, and from which it wants less. Common practice, no source.
+// Degrees Celsius below which a body wants longer to get warm, and from which it wants less. Common practice, no
+// source.
 const (
 	cold     = 10.0
 	Hot      = 28.0
@@ -18,8 +19,8 @@ const (
 	moreAge  = 2.0 // for players of sixty and over
 )
 
-// WarmUp is how many minutes more of warm-up the air and the age of those who come ask for, less than 0 for fewer, and why; empty where nothing is
-// different. Common practice, no source.
+// WarmUp is how many minutes more of warm-up the air and the age of those who come ask for, less than 0 for fewer, and
+// why; empty where nothing is different. Common practice, no source.
 func WarmUp(celsius float64, people []Person) (minutes float64, why string) {
 	var reasons []string
 	degrees := units.Decimal(celsius, 0) + " °C"
@@ -39,5 +40,10 @@ func WarmUp(celsius float64, people []Person) (minutes float64, why string) {
 	if minutes < 0 {
 		word = "less"
 	}
-	return minutes, fmt.Sprintf("%s min %s %s: common practice", units.Decimal(max(minutes, -minutes), 0), word, strings.Join(reasons, " and "))
+	return minutes, fmt.Sprintf(
+		"%s min %s %s: common practice",
+		units.Decimal(max(minutes, -minutes), 0),
+		word,
+		strings.Join(reasons, " and "),
+	)
 }

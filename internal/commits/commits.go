@@ -16,7 +16,9 @@ var (
 	// subject is an area and what changes in it.
 	subject = regexp.MustCompile(`^[a-z][a-z0-9 ,-]*: [a-z0-9].*[^. ]$`)
 	// told is a first word that tells what was done instead of asking for it.
-	told = regexp.MustCompile(`^(added|adds|adding|changed|changes|changing|fixed|fixes|fixing|removed|removes|removing|moved|moves|moving|made|makes|making)\b`)
+	told = regexp.MustCompile(
+		`^(added|adds|adding|changed|changes|changing|fixed|fixes|fixing|removed|removes|removing|moved|moves|moving|made|makes|making)\b`,
+	)
 )
 
 func main() {

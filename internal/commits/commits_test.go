@@ -34,7 +34,9 @@ func TestMessages(t *testing.T) {
 
 // The rule holds for what was committed since it was written down.
 func TestTheLastCommitsAreWrittenAsAsked(t *testing.T) {
-	out, err := exec.CommandContext(t.Context(), "git", "log", "-200", "--no-merges", "--since=2026-12-01T06:34:00Z", "--format=%B%x00").Output()
+	out, err := exec.CommandContext(t.Context(), "git", "log", "-200", "--no-merges", "--since=2026-12-01T06:34:00Z",
+		"--format=%B%x00").
+		Output()
 	if err != nil {
 		t.Skip("there is no history here: ", err)
 	}

@@ -20,8 +20,8 @@ const task = "HODOMETER_TASK"
 // Task is what this program is to do instead of its tests; empty where it is to run them. A TestMain asks for it.
 func Task() string { return os.Getenv(task) }
 
-// Off runs the test's own program with a task, on what prepare has made ready, once to its end and then kills it so many times, later and later in
-// its work, and looks each time at what is left.
+// Off runs the test's own program with a task, on what prepare has made ready, once to its end and then kills it so
+// many times, later and later in its work, and looks each time at what is left.
 func Off(t *testing.T, name string, args []string, prepare func(), left func(ended bool)) {
 	t.Helper()
 	run := func(limit time.Duration) (time.Duration, bool) {

@@ -28,7 +28,15 @@ func main() {
 
 // notices gathers the texts for the program in a folder of this module.
 func notices(ctx context.Context, root string) ([]byte, error) {
-	list := exec.CommandContext(ctx, "go", "list", "-deps", "-f", "{{with .Module}}{{if not .Main}}{{.Path}}\t{{.Version}}\t{{.Dir}}{{end}}{{end}}", "./cmd/hodometer")
+	list := exec.CommandContext(
+		ctx,
+		"go",
+		"list",
+		"-deps",
+		"-f",
+		"{{with .Module}}{{if not .Main}}{{.Path}}\t{{.Version}}\t{{.Dir}}{{end}}{{end}}",
+		"./cmd/hodometer",
+	)
 	list.Dir = root
 	out, err := list.Output()
 	if err != nil {
@@ -36,7 +44,8 @@ func notices(ctx context.Context, root string) ([]byte, error) {
 	}
 	var text bytes.Buffer
 	text.WriteString("What Hodometer is built on, each with its licence.\n")
-	if err := write(&text, "Go", filepath.Join(runtime.GOROOT(), "LICENSE")); err != nil { //nolint:staticcheck // where it is built, not where it runs
+	licence := filepath.Join(runtime.GOROOT(), "LICENSE") //nolint:staticcheck // where it is built, not where it runs
+	if err := write(&text, "Go", licence); err != nil {
 		return nil, err
 	}
 	var lines []string
@@ -61,7 +70,11 @@ func notices(ctx context.Context, root string) ([]byte, error) {
 		return nil, err
 	}
 	for _, font := range fonts {
-		if err := write(&text, strings.TrimSuffix(filepath.Base(font), "-LICENSE.txt")+", a font of the paper", font); err != nil {
+		if err := write(
+			&text,
+			strings.TrimSuffix(filepath.Base(font), "-LICENSE.txt")+", a font of the paper",
+			font,
+		); err != nil {
 			return nil, err
 		}
 	}

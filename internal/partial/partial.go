@@ -1,5 +1,5 @@
-// Package partial names files and folders that are made on the way to something whole, so that those of a killed program are known for what they are and
-// swept away, and nothing else ever is.
+// Package partial names files and folders that are made on the way to something whole, so that those of a killed
+// program are known for what they are and swept away, and nothing else ever is.
 package partial
 
 import (
@@ -47,8 +47,9 @@ func File(in string, kind Kind, ending string) (*os.File, error) {
 	return os.CreateTemp(in, pattern(kind, ending))
 }
 
-// Sweep takes away what programs that run no more left in some folders: what has a name of ours, and of folders only what is ever made in them. What is
-// not ours is left, however it is called; what may be of a program that runs is left for a day.
+// Sweep takes away what programs that run no more left in some folders: what has a name of ours, and of folders only
+// what is ever made in them. What is not ours is left, however it is called; what may be of a program that runs is left
+// for a day.
 func Sweep(now time.Time, folders ...string) {
 	for _, folder := range folders {
 		entries, _ := os.ReadDir(folder) // what cannot be read is not swept
@@ -80,7 +81,8 @@ func empty(path string) {
 	_ = os.Remove(path) // only where it is empty
 }
 
-// runs says whether a process may run. One whose number is this one's is of before a restart of the machine: this one has just begun.
+// runs says whether a process may run. One whose number is this one's is of before a restart of the machine: this one
+// has just begun.
 func runs(number string) bool {
 	pid, err := strconv.Atoi(number)
 	if err != nil || pid <= 0 || pid == os.Getpid() {

@@ -19,8 +19,8 @@ func Put(whole, path string) error {
 	return settle(filepath.Dir(path))
 }
 
-// PutNew gives a file that is whole the name of one that is not there yet, once it is on the disk. Nothing is written over: the error wraps fs.ErrExist. Under
-// the name that it had, the file may be left.
+// PutNew gives a file that is whole the name of one that is not there yet, once it is on the disk. Nothing is written
+// over: the error wraps fs.ErrExist. Under the name that it had, the file may be left.
 func PutNew(whole, path string) error {
 	if err := settle(whole); err != nil {
 		return err

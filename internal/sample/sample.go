@@ -24,11 +24,27 @@ func Coin() library.Stored { return library.All()[0] }
 // Hour is an hour for two: 8 + 10 + 10 + 5 + 10 + 5 = 48 minutes, so that 12 are to spare.
 func Hour() (lesson.Document, schedule.Inputs) {
 	d := lesson.Document{
-		FormatVersion: lesson.FormatVersion, Title: "Tuesday pair", Date: "2026-03-10", Start: "16:45", Minutes: 60, Students: []string{"ada", "ben"},
+		FormatVersion: lesson.FormatVersion,
+		Title:         "Tuesday pair",
+		Date:          "2026-03-10",
+		Start:         "16:45",
+		Minutes:       60,
+		Students:      []string{"ada", "ben"},
 		Blocks: []lesson.Block{
 			{ID: "1", Kind: lesson.Body, Title: "Body warm-up", Minutes: 8, Effort: 3},
-			{ID: "2", Kind: lesson.Ball, Title: "Ball warm-up", Minutes: 10, Effort: 4, Rotation: &rotation.Form{Kind: rotation.Roles, Every: 1, Spots: []rotation.Spot{{Name: "volleys"}, {Name: "feeds", Feeds: true}}},
-				Calls: []lesson.Call{{Minute: 0, Text: "Forehand volleys"}, {Minute: 2, Text: "Backhand volleys"}}},
+			{
+				ID:      "2",
+				Kind:    lesson.Ball,
+				Title:   "Ball warm-up",
+				Minutes: 10,
+				Effort:  4,
+				Rotation: &rotation.Form{
+					Kind:  rotation.Roles,
+					Every: 1,
+					Spots: []rotation.Spot{{Name: "volleys"}, {Name: "feeds", Feeds: true}},
+				},
+				Calls: []lesson.Call{{Minute: 0, Text: "Forehand volleys"}, {Minute: 2, Text: "Backhand volleys"}},
+			},
 			{ID: "3", Kind: lesson.Drill, Title: "Coin", Minutes: 10, Effort: 6, Drill: Coin().ID},
 			{ID: "4", Kind: lesson.Break, Title: "Water", Minutes: 5},
 			{ID: "5", Kind: lesson.Drill, Title: "Coin again", Minutes: 10, Effort: 7, Drill: Coin().ID, Turns: 8},
@@ -76,7 +92,10 @@ func Crowd(n int) (lesson.Document, schedule.Inputs) {
 	for i := 2; i < n; i++ {
 		id := fmt.Sprint("p", i)
 		d.Students = append(d.Students, id)
-		in.People = append(in.People, lesson.Person{ID: id, Profile: student.Profile{Name: fmt.Sprint("Player ", i), Hand: student.RightHand}})
+		in.People = append(
+			in.People,
+			lesson.Person{ID: id, Profile: student.Profile{Name: fmt.Sprint("Player ", i), Hand: student.RightHand}},
+		)
 	}
 	d.Students, in.People = d.Students[:n], in.People[:n]
 	return d, in

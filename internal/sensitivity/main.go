@@ -1,5 +1,5 @@
-// Command sensitivity prints what the model says of the whole library and of where to stand, as JSON. sensitivity.py runs it on
-// copies of the code in which one constant is a fifth off.
+// Command sensitivity prints what the model says of the whole library and of where to stand, as JSON. sensitivity.py
+// runs it on copies of the code in which one constant is a fifth off.
 package main
 
 import (
@@ -56,7 +56,15 @@ func main() {
 		c := of.Courts[0].Court
 		p := footwork.For(c.Sport, student.Adult, student.Club, student.RightHand, student.TwoHanded)
 		for _, situation := range anticipate.Situations(c.Sport)[:4] {
-			answer, err := anticipate.Question{World: sports.World(c, ""), Situation: situation, Opponent: student.RightHand, Power: p.Power, Player: p}.Answer(ctx)
+			answer, err := anticipate.Question{
+				World:     sports.World(c, ""),
+				Situation: situation,
+				Opponent:  student.RightHand,
+				Power:     p.Power,
+				Player:    p,
+			}.Answer(
+				ctx,
+			)
 			if err != nil {
 				log.Fatal(err)
 			}

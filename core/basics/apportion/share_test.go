@@ -44,8 +44,11 @@ func anyParts(t *rapid.T, steps []float64) []apportion.Part {
 	for i := range parts {
 		wanted := rapid.Float64Range(2, 20).Draw(t, "wanted")
 		parts[i] = apportion.Part{
-			Wanted: wanted, Min: wanted * rapid.Float64Range(0.2, 1).Draw(t, "least"), Max: wanted * rapid.Float64Range(1, 2).Draw(t, "most"),
-			Weight: rapid.Float64Range(0.5, 4).Draw(t, "weight"), Step: rapid.SampledFrom(steps).Draw(t, "step"),
+			Wanted: wanted,
+			Min:    wanted * rapid.Float64Range(0.2, 1).Draw(t, "least"),
+			Max:    wanted * rapid.Float64Range(1, 2).Draw(t, "most"),
+			Weight: rapid.Float64Range(0.5, 4).Draw(t, "weight"),
+			Step:   rapid.SampledFrom(steps).Draw(t, "step"),
 		}
 	}
 	return parts
@@ -119,7 +122,11 @@ func TestWholeStepsAreTheBestThereAre(t *testing.T) {
 }
 
 func TestFitSaysWhatCannotBe(t *testing.T) {
-	_, ok, err := apportion.Share(t.Context(), 10, []apportion.Part{{Wanted: 8, Min: 6, Max: 10, Weight: 1}, {Wanted: 8, Min: 6, Max: 10, Weight: 1}})
+	_, ok, err := apportion.Share(
+		t.Context(),
+		10,
+		[]apportion.Part{{Wanted: 8, Min: 6, Max: 10, Weight: 1}, {Wanted: 8, Min: 6, Max: 10, Weight: 1}},
+	)
 	require.NoError(t, err)
 	require.False(t, ok)
 	_, ok, err = apportion.Share(t.Context(), 60, []apportion.Part{{Wanted: 5, Min: 4.5, Max: 5.5, Weight: 1, Step: 4}})
@@ -136,7 +143,10 @@ func BenchmarkFit12Steps(b *testing.B) {
 	var parts []apportion.Part
 	for i := range 12 {
 		wanted := 3 + float64(i*7%11)
-		parts = append(parts, apportion.Part{Wanted: wanted, Min: wanted / 2, Max: 2 * wanted, Weight: 1 + float64(i%3), Step: float64(i % 4)})
+		parts = append(
+			parts,
+			apportion.Part{Wanted: wanted, Min: wanted / 2, Max: 2 * wanted, Weight: 1 + float64(i%3), Step: float64(i % 4)},
+		)
 	}
 	for b.Loop() {
 		if _, _, err := apportion.Share(b.Context(), 77, parts); err != nil {

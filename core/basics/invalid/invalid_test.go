@@ -18,7 +18,8 @@ func TestFields(t *testing.T) {
 	}{
 		{"a field with its message", func(f *invalid.Fields) { f.Add("gap", "at least %g", 0.5) }, "gap: at least 0.5"},
 		{"a plain error at its path", func(f *invalid.Fields) { f.Under("places.0", errors.New("gone")) }, "places.0: gone"},
-		{"the fields of a part keep their finer path", func(f *invalid.Fields) { f.Under("places.0", inner) }, "places.0.mark: off the map"},
+		{"the fields of a part keep their finer path", func(f *invalid.Fields) { f.Under("places.0", inner) },
+			"places.0.mark: off the map"},
 		{"two fields in order", func(f *invalid.Fields) { f.Add("a", "one"); f.Add("b", "two") }, "a: one; b: two"},
 	} {
 		t.Run(c.name, func(t *testing.T) {

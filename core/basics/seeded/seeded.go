@@ -1,7 +1,8 @@
 // Package seeded gives numbers that look random and are the same for the same seed: core has no chance of its own.
 package seeded
 
-// Numbers gives the same sequence for the same seed, which a document holds. It is SplitMix64 (Steele, Lea & Flood, OOPSLA 2014, 453).
+// Numbers gives the same sequence for the same seed, which a document holds. It is SplitMix64 (Steele, Lea & Flood,
+// OOPSLA 2014, 453).
 type Numbers struct{ state uint64 }
 
 // From begins a sequence.

@@ -9,8 +9,8 @@ import (
 	"hodometer/core/basics/seeded"
 )
 
-// The first numbers of SplitMix64 from seed 0 are e220a8397b1dcdaf and 6e789e6aa1b965f4 in hexadecimal (the generator's reference values,
-// from memory); a share is the upper 53 bits.
+// The first numbers of SplitMix64 from seed 0 are e220a8397b1dcdaf and 6e789e6aa1b965f4 in hexadecimal (the generator's
+// reference values, from memory); a share is the upper 53 bits.
 func TestTheNumbersAreThoseOfTheGenerator(t *testing.T) {
 	n := seeded.From(0)
 	for _, want := range []uint64{0xe220a8397b1dcdaf, 0x6e789e6aa1b965f4} {

@@ -24,7 +24,10 @@ var lengthForms = []struct {
 	pattern *regexp.Regexp
 	units   []float64 // of each number, in metres; 0 is the coach's step
 }{
-	{regexp.MustCompile(`^` + number + ` ?(?:ft|foot|feet|'|′) ?` + number + ` ?(?:in|inch|inches|"|″|'')?$`), []float64{Foot, Inch}},
+	{
+		regexp.MustCompile(`^` + number + ` ?(?:ft|foot|feet|'|′) ?` + number + ` ?(?:in|inch|inches|"|″|'')?$`),
+		[]float64{Foot, Inch},
+	},
 	{regexp.MustCompile(`^` + number + ` ?(?:ft|foot|feet|'|′)$`), []float64{Foot}},
 	{regexp.MustCompile(`^` + number + ` ?(?:in|inch|inches|"|″|'')$`), []float64{Inch}},
 	{regexp.MustCompile(`^` + number + ` ?(?:cm|centimetres?)$`), []float64{0.01}},
@@ -77,7 +80,9 @@ func readNumber(text string) float64 {
 }
 
 var (
-	fractionForm = regexp.MustCompile(`^(half|half-way|halfway|a third|one third|two thirds|a quarter|one quarter|three quarters|\d+/\d+|\d+(?:[.,]\d+)? ?%|\d+(?:[.,]\d+)? percent)(?: (?:of the way|back|in))?$`)
+	fractionForm = regexp.MustCompile(
+		`^(half|half-way|halfway|a third|one third|two thirds|a quarter|one quarter|three quarters|\d+/\d+|\d+(?:[.,]\d+)? ?%|\d+(?:[.,]\d+)? percent)(?: (?:of the way|back|in))?$`,
+	)
 	fractionWord = map[string]float64{
 		"half": 0.5, "half-way": 0.5, "halfway": 0.5, "a third": 1. / 3, "one third": 1. / 3, "two thirds": 2. / 3,
 		"a quarter": 0.25, "one quarter": 0.25, "three quarters": 0.75,

@@ -16,13 +16,15 @@ const step = 0.8
 func TestRead(t *testing.T) {
 	for text, want := range map[string]float64{
 		"4 ft 6 in": 1.3716, `4'6"`: 1.3716, "4' 6": 1.3716, "6 in": 0.1524, "1.4 m": 1.4, "140 cm": 1.4, "1,40 m": 1.4,
-		"3 steps": 2.4, "1 step": 0.8, "4 1/2 ft": 1.3716, "  4   FT 6 IN ": 1.3716, `6"`: 0.1524, "21'": 6.4008, "0": 0, "1/2 m": 0.5, "4 feet 6 inches": 1.3716,
+		"3 steps": 2.4, "1 step": 0.8, "4 1/2 ft": 1.3716, "  4   FT 6 IN ": 1.3716, `6"`: 0.1524, "21'": 6.4008, "0": 0,
+		"1/2 m": 0.5, "4 feet 6 inches": 1.3716,
 	} {
 		got, err := units.Read(text, step)
 		require.NoError(t, err, text)
 		require.InDelta(t, want, got, 1e-9, text)
 	}
-	for _, text := range []string{"", "four feet", "4", "ft", "-1 m", "1 m 2 m", "1e3 m", "1/0 m", "400 m", "4 ft 6 cm", "NaN m", "1.2.3 m"} {
+	for _, text := range []string{"", "four feet", "4", "ft", "-1 m", "1 m 2 m", "1e3 m", "1/0 m", "400 m", "4 ft 6 cm",
+		"NaN m", "1.2.3 m"} {
 		_, err := units.Read(text, step)
 		require.ErrorIs(t, err, units.ErrLength, text)
 		require.ErrorContains(t, err, "such as 4 ft 6 in")
@@ -31,7 +33,8 @@ func TestRead(t *testing.T) {
 
 func TestReadFraction(t *testing.T) {
 	for text, want := range map[string]float64{
-		"half-way": 0.5, "half": 0.5, "3/4 back": 0.75, "three quarters back": 0.75, "60 %": 0.6, "60%": 0.6, "1/3": 1. / 3, "a third of the way": 1. / 3, "12,5 %": 0.125,
+		"half-way": 0.5, "half": 0.5, "3/4 back": 0.75, "three quarters back": 0.75, "60 %": 0.6, "60%": 0.6, "1/3": 1. / 3,
+		"a third of the way": 1. / 3, "12,5 %": 0.125,
 	} {
 		got, err := units.ReadFraction(text)
 		require.NoError(t, err, text)
@@ -64,7 +67,8 @@ func TestWhatIsWrittenIsReadBackWithinAMillimetre(t *testing.T) {
 }
 
 func FuzzRead(f *testing.F) {
-	for _, text := range []string{"4 ft 6 in", `4'6"`, "1,40 m", "3 steps", "9999999999999999999 1/3 ft", "half-way", "1/0 in"} {
+	for _, text := range []string{"4 ft 6 in", `4'6"`, "1,40 m", "3 steps", "9999999999999999999 1/3 ft", "half-way",
+		"1/0 in"} {
 		f.Add(text)
 	}
 	f.Fuzz(func(t *testing.T, text string) {

@@ -48,7 +48,8 @@ func TestTimesOfDay(t *testing.T) {
 		start   string
 		seconds float64
 		want    string
-	}{{"16:45", 0, "16:45"}, {"16:45", 48 * 60, "17:33"}, {"23:50", 15 * 60, "00:05"}, {"16:45", 59.9, "16:45"}, {"soon", 60, "soon"}} {
+	}{{"16:45", 0, "16:45"}, {"16:45", 48 * 60, "17:33"}, {"23:50", 15 * 60, "00:05"}, {"16:45", 59.9, "16:45"},
+		{"soon", 60, "soon"}} {
 		require.Equal(t, c.want, units.TimeOfDay(c.start, c.seconds))
 	}
 	require.Equal(t, "Tuesday, 10 March 2026", units.Day("2026-03-10"))

@@ -22,7 +22,9 @@ type Aim struct {
 // down to a centimetre.
 func (g Ground) BestAim(ctx context.Context, s Scatter, most float64) (Aim, error) {
 	if !(most > 0) || most > 1 {
-		return Aim{}, invalid.Fields{{Path: "errors", Message: "the share of errors is between 0 and 10 of 10, and more than none"}}
+		return Aim{}, invalid.Fields{
+			{Path: "errors", Message: "the share of errors is between 0 and 10 of 10, and more than none"},
+		}
 	}
 	try := func(at court.Point) (Aim, float64) {
 		a := Aim{At: at, Shares: g.Shares(s, at)}
@@ -101,12 +103,21 @@ func (g Ground) Boldest(s Scatter, corner court.Point, most float64) (court.Poin
 // same place, larger or smaller. The chance of a size is worked out by what is passed in, so that it
 // serves targets on the ground and upright ones. It returns invalid.Fields: also where even the
 // largest is hit less often.
-func FitSize(ctx context.Context, t court.Target, wanted float64, chance func(court.Target) (float64, error)) (court.Target, error) {
+func FitSize(
+	ctx context.Context,
+	t court.Target,
+	wanted float64,
+	chance func(court.Target) (float64, error),
+) (court.Target, error) {
 	if !(wanted > 0) || wanted >= 1 {
-		return t, invalid.Fields{{Path: "wanted", Message: "a target is hit between 0 and 10 of 10 times, and neither never nor always"}}
+		return t, invalid.Fields{
+			{Path: "wanted", Message: "a target is hit between 0 and 10 of 10 times, and neither never nor always"},
+		}
 	}
 	if _, ok := t.Scaled(1); !ok {
-		return t, invalid.Fields{{Path: "target.kind", Message: "a box of the court has the size it has; choose a circle or a strip to fit it"}}
+		return t, invalid.Fields{
+			{Path: "target.kind", Message: "a box of the court has the size it has; choose a circle or a strip to fit it"},
+		}
 	}
 	low, high, top := math.Log(0.02), math.Log(50.0), 0.0
 	for range 24 {
@@ -130,7 +141,17 @@ func FitSize(ctx context.Context, t court.Target, wanted float64, chance func(co
 	}
 	fitted, _ := t.Scaled(math.Exp(high))
 	if hit, err := chance(fitted); err != nil || hit < wanted-1e-3 {
-		return t, invalid.Fields{{Path: "wanted", Message: "no size of this target is hit " + ofTen(wanted) + "; the largest that makes sense is hit about " + units.Decimal(10*top, 1)}}
+		return t, invalid.Fields{
+			{
+				Path: "wanted",
+				Message: "no size of this target is hit " + ofTen(
+					wanted,
+				) + "; the largest that makes sense is hit about " + units.Decimal(
+					10*top,
+					1,
+				),
+			},
+		}
 	}
 	return fitted, nil
 }

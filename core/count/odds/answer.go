@@ -251,17 +251,27 @@ func (q Question) waited(ctx context.Context) (Answer, error) {
 // from puts a waiting time into an answer.
 func (q Question) from(w waiting, unit string) Answer {
 	clock := q.clock()
-	a := Answer{Rate: q.Rate, Unit: unit, Mean: math.Min(w.mean, forever), SD: math.Min(math.Sqrt(w.variance), forever), Never: w.mean > forever}
+	a := Answer{
+		Rate:  q.Rate,
+		Unit:  unit,
+		Mean:  math.Min(w.mean, forever),
+		SD:    math.Min(math.Sqrt(w.variance), forever),
+		Never: w.mean > forever,
+	}
 	for _, share := range shares() {
 		balls, exact := w.quantile(share)
 		balls = math.Min(balls, forever)
-		a.Quantiles = append(a.Quantiles, Quantile{Share: share, Balls: balls, Seconds: clock.Seconds(balls), PickUps: clock.PickUps(balls), Exact: exact})
+		a.Quantiles = append(
+			a.Quantiles,
+			Quantile{Share: share, Balls: balls, Seconds: clock.Seconds(balls), PickUps: clock.PickUps(balls), Exact: exact},
+		)
 	}
 	for i := range dots {
 		balls, _ := w.quantile((float64(i) + 0.5) / dots)
 		a.Dots = append(a.Dots, math.Min(balls, forever))
 	}
-	if q.Goal.Unit() == score.Ball && (q.Unit == "" || q.Unit == score.Ball) { // in a rally or a point one ball is played until it is lost
+	// in a rally or a point one ball is played until it is lost
+	if q.Goal.Unit() == score.Ball && (q.Unit == "" || q.Unit == score.Ball) {
 		a.Carry = a.usual().Balls * float64(clock.People)
 	}
 	a.Sentence = q.sentence(a)
@@ -290,10 +300,30 @@ func (q Question) asMany() Answer {
 	had, made := units.Balls(balls), units.Decimal(a.Mean, 0)+" of them made"
 	if q.Goal.Of > 0 {
 		a.Unit, a.Carry = "sets", 0 // one ball is played until it is lost
-		had, made = units.Count(balls, "stroke", "strokes"), units.Count(int(math.Round(a.Mean)), "set", "sets")+fmt.Sprintf(" of %d", q.Goal.Of)
+		had, made = units.Count(
+			balls,
+			"stroke",
+			"strokes",
+		), units.Count(
+			int(math.Round(a.Mean)),
+			"set",
+			"sets",
+		)+fmt.Sprintf(
+			" of %d",
+			q.Goal.Of,
+		)
 	}
 	for _, share := range shares() {
-		a.Quantiles = append(a.Quantiles, Quantile{Share: share, Balls: makes(share), Seconds: q.Goal.Minutes * 60, PickUps: q.clock().PickUps(n), Exact: true})
+		a.Quantiles = append(
+			a.Quantiles,
+			Quantile{
+				Share:   share,
+				Balls:   makes(share),
+				Seconds: q.Goal.Minutes * 60,
+				PickUps: q.clock().PickUps(n),
+				Exact:   true,
+			},
+		)
 	}
 	for i := range dots {
 		a.Dots = append(a.Dots, makes(1-(float64(i)+0.5)/dots))

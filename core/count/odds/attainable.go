@@ -33,8 +33,8 @@ func (q Question) Within(ctx context.Context) (float64, error) {
 	return w.within(limit), err
 }
 
-// Enough is how many attempts are enough 4 times in 5, with everything that comes before the goal, and how many seconds they
-// take one player; false for a goal that ends by itself.
+// Enough is how many attempts are enough 4 times in 5, with everything that comes before the goal, and how many seconds
+// they take one player; false for a goal that ends by itself.
 func (q Question) Enough(ctx context.Context) (attempts, seconds float64, ok bool, err error) {
 	switch q.Goal.Kind {
 	case score.FirstTo, score.FewMisses, score.WithinATime, score.AsManyAsPossible:
@@ -98,7 +98,16 @@ func (q Question) Attainable(ctx context.Context) (score.Goal, error) {
 		}
 	}
 	if low < least {
-		return score.Goal{}, invalid.Fields{{Path: "goal", Message: "at " + ofTen(q.Rate) + " even the smallest goal of this kind is met less than 4 times in 5 in " + minutes(q.Seconds) + " min; give it more time or an easier target"}}
+		return score.Goal{}, invalid.Fields{
+			{
+				Path: "goal",
+				Message: "at " + ofTen(
+					q.Rate,
+				) + " even the smallest goal of this kind is met less than 4 times in 5 in " + minutes(
+					q.Seconds,
+				) + " min; give it more time or an easier target",
+			},
+		}
 	}
 	return q.with(low).Goal, nil
 }
@@ -148,7 +157,9 @@ func (q Question) Suggest(ctx context.Context, a Answer) (*score.Goal, string, e
 	var wrong invalid.Fields
 	switch {
 	case errors.As(err, &wrong):
-		return nil, strings.TrimSpace(phrase + " Even the smallest goal of this kind would be met less than 4 times in 5."), nil
+		return nil, strings.TrimSpace(
+			phrase + " Even the smallest goal of this kind would be met less than 4 times in 5.",
+		), nil
 	case err != nil:
 		return nil, "", err
 	}

@@ -28,10 +28,18 @@ func TestWhatComesBeforeTakesBalls(t *testing.T) {
 func TestGoalsThatFollowTakeTheSumOfTheirBalls(t *testing.T) {
 	rapid.Check(t, func(t *rapid.T) {
 		goal := func(label string) score.Goal {
-			return rapid.SampledFrom([]score.Goal{inAll(3), inARow(2, 2), {Kind: score.Stages, Stages: []score.Stage{{Count: 2, Hard: score.Harder}, {Count: 1}}}}).Draw(t, label)
+			return rapid.SampledFrom([]score.Goal{inAll(3), inARow(2, 2),
+				{Kind: score.Stages, Stages: []score.Stage{{Count: 2, Hard: score.Harder}, {Count: 1}}}}).
+				Draw(t, label)
 		}
 		rate := rapid.Float64Range(0.2, 0.95)
-		first, second := odds.Leg{Goal: goal("first"), Rate: rate.Draw(t, "rate")}, odds.Leg{Goal: goal("second"), Rate: rate.Draw(t, "then")}
+		first, second := odds.Leg{
+			Goal: goal("first"),
+			Rate: rate.Draw(t, "rate"),
+		}, odds.Leg{
+			Goal: goal("second"),
+			Rate: rate.Draw(t, "then"),
+		}
 		n := rapid.IntRange(1, 40).Draw(t, "balls")
 		within := func(q odds.Question, balls int) float64 {
 			q.Balls, q.Clock = balls, clock()
@@ -45,9 +53,17 @@ func TestGoalsThatFollowTakeTheSumOfTheirBalls(t *testing.T) {
 		sum := 0.0
 		for balls := 1; balls < n; balls++ {
 			one := odds.Question{Goal: first.Goal, Rate: first.Rate}
-			sum += (within(one, balls) - within(one, balls-1)) * within(odds.Question{Goal: second.Goal, Rate: second.Rate}, n-balls)
+			sum += (within(one, balls) - within(one, balls-1)) * within(
+				odds.Question{Goal: second.Goal, Rate: second.Rate},
+				n-balls,
+			)
 		}
-		require.InDelta(t, sum, within(odds.Question{Goal: second.Goal, Rate: second.Rate, Before: []odds.Leg{first}}, n), 1e-12)
+		require.InDelta(
+			t,
+			sum,
+			within(odds.Question{Goal: second.Goal, Rate: second.Rate, Before: []odds.Leg{first}}, n),
+			1e-12,
+		)
 	})
 }
 
@@ -67,7 +83,12 @@ func TestSetsWithinATime(t *testing.T) {
 	chance, err := q.Within(background)
 	require.NoError(t, err)
 	require.InDelta(t, *a.Chance, chance, 1e-12)
-	require.Equal(t, "3 sets, hoping for 14", score.Course{{Kind: score.AsManyAsPossible, Count: 14, Of: 2, Minutes: 1}}.Stand(strokes(4, 3)).Sentence, "a miss resumes where the count was")
+	require.Equal(
+		t,
+		"3 sets, hoping for 14",
+		score.Course{{Kind: score.AsManyAsPossible, Count: 14, Of: 2, Minutes: 1}}.Stand(strokes(4, 3)).Sentence,
+		"a miss resumes where the count was",
+	)
 }
 
 // strokes are rallies of so many strokes.

@@ -95,23 +95,30 @@ func (q Question) derivation(a Answer) metric.Derivation {
 	add := func(name, value string) { w.Inputs = append(w.Inputs, metric.Input{Name: name, Value: value}) }
 	switch q.Goal.Kind {
 	case score.Total, score.Together:
-		w.Formula, w.Source = "goal ÷ rate; the chances are those of the negative binomial distribution", "Any text on the negative binomial distribution"
+		w.Formula, w.Source = "goal ÷ rate; the chances are those of the negative binomial distribution", "Any text on "+
+			"the negative binomial distribution"
 	case score.AsManyAsPossible:
-		w.Formula, w.Source = "balls in the time × rate; the chances are those of the binomial distribution", "Any text on the binomial distribution"
+		w.Formula, w.Source = "balls in the time × rate; the chances are those of the binomial distribution", "Any text "+
+			"on the binomial distribution"
 	case score.FirstTo:
-		w.Formula, w.Source = "every score there can be, with the chance to come to it from the scores before; from each a point leads to the next", metric.OwnArithmetic
+		w.Formula, w.Source = "every score there can be, with the chance to come to it from the scores before; from each "+
+			"a point leads to the next", metric.OwnArithmetic
 	case score.WithinATime:
-		w.Formula, w.Source = "the chance that one of the tries is good enough: 1 − (1 − chance of one)ⁿ", metric.OwnArithmetic
+		w.Formula, w.Source = "the chance that one of the tries is good enough: 1 − (1 − chance of one)ⁿ",
+			metric.OwnArithmetic
 	case score.FewMisses:
-		w.Formula, w.Source = "the chance of at most so many misses: ball by ball, until there is one too many or all were played", metric.OwnArithmetic
+		w.Formula, w.Source = "the chance of at most so many misses: ball by ball, until there is one too many or all "+
+			"were played", metric.OwnArithmetic
 	case score.Rallies:
 		b := bandOf(q.Goal, q.Rate)
-		w.Formula, w.Source = "goal ÷ share of rallies of the wanted length; a rally of n strokes has the chance rateⁿ", "Geometric distribution"
+		w.Formula, w.Source = "goal ÷ share of rallies of the wanted length; a rally of n strokes has the chance rateⁿ",
+			"Geometric distribution"
 		add("Rallies of that length", Times(b.wanted))
 		add("Too long, stopped", Times(b.tooLong))
 		add("Strokes in a rally", units.Decimal(b.strokes, 1))
 	default:
-		w.Formula = "every step takes one ball and, after a miss, all the steps again that the miss took back; for k in a row (1 − pᵏ) ÷ ((1 − p) pᵏ); the chances are followed ball by ball"
+		w.Formula = "every step takes one ball and, after a miss, all the steps again that the miss took back; for k in " +
+			"a row (1 − pᵏ) ÷ ((1 − p) pᵏ); the chances are followed ball by ball"
 		w.Source = "Feller, An Introduction to Probability Theory, vol. 1, XIII.7"
 		if q.Goal.Kind == score.SetsInRallies {
 			add("After a miss", "a set that is not complete is lost")

@@ -53,7 +53,12 @@ func (e Exchange) Check() error {
 	deepest := c.Length/2 + c.RunOff.Back
 	for path, depth := range map[string]float64{"near": e.Near, "far": e.Far} {
 		if !(depth > 0) || depth > deepest {
-			wrong.Add(path, "a player stands between the net and %s behind it; this is %s", units.Metres.Length(deepest), units.Metres.Length(depth))
+			wrong.Add(
+				path,
+				"a player stands between the net and %s behind it; this is %s",
+				units.Metres.Length(deepest),
+				units.Metres.Length(depth),
+			)
 		}
 	}
 	if !(e.Height >= 0) || e.Height > 12 {
@@ -162,7 +167,8 @@ func (e Exchange) Answer(ctx context.Context) (Rallied, error) {
 	for _, t := range append(there, back...) {
 		x, ok := quickest(there, t.speed)
 		y, okBack := quickest(back, t.speed)
-		if ok && okBack && (x.seconds+y.seconds)/2*float64(e.Wanted) <= e.Seconds && (r.Needed == nil || t.speed < *r.Needed) {
+		if ok && okBack && (x.seconds+y.seconds)/2*float64(e.Wanted) <= e.Seconds &&
+			(r.Needed == nil || t.speed < *r.Needed) {
 			speed := t.speed
 			r.Needed = &speed
 		}
@@ -194,17 +200,44 @@ func (e Exchange) tooSlow(ways ...[]trip) error {
 	}
 	over := units.Metres.Length(e.Height)
 	if math.IsInf(needed, 1) {
-		return invalid.Fields{{Path: "height", Message: over + " over the net no ball that lands comes to the other player at a height to play; change the height or the depths"}}
+		return invalid.Fields{
+			{
+				Path: "height",
+				Message: over + " over the net no ball that lands comes to the other player at a height to play; change the " +
+					"height or the depths",
+			},
+		}
 	}
-	return invalid.Fields{{Path: "pace", Message: fmt.Sprintf("%s over the net it takes %s m/s to come to the other player, and %s is %s", over, units.Decimal(needed, 1), e.Pace, units.Decimal(e.Pace.Speed(e.World.Court), 1))}}
+	return invalid.Fields{
+		{
+			Path: "pace",
+			Message: fmt.Sprintf(
+				"%s over the net it takes %s m/s to come to the other player, and %s is %s",
+				over,
+				units.Decimal(needed, 1),
+				e.Pace,
+				units.Decimal(e.Pace.Speed(e.World.Court), 1),
+			),
+		},
+	}
 }
 
 func (e Exchange) sentence(r Rallied) string {
-	phrase := fmt.Sprintf("at most %s balls a minute: %d in %s s", units.Decimal(r.PerMinute, 0), r.InTime, units.Decimal(e.Seconds, 0))
+	phrase := fmt.Sprintf(
+		"at most %s balls a minute: %d in %s s",
+		units.Decimal(r.PerMinute, 0),
+		r.InTime,
+		units.Decimal(e.Seconds, 0),
+	)
 	if e.Sets > 1 {
 		phrase += fmt.Sprintf(", %s of %d", units.Count(r.Sets, "set", "sets"), e.Sets)
 	}
-	phrase += fmt.Sprintf("; with their misses about %s. %d in that time: %s", units.Decimal(r.Expected, 0), e.Wanted, Times(r.Chance))
+	phrase += fmt.Sprintf(
+		"; with their misses about %s. %d in that time: %s",
+		units.Decimal(r.Expected, 0),
+		e.Wanted,
+		Times(r.Chance),
+	)
 	switch {
 	case r.Needed == nil:
 		return phrase + ", and no pace that lands is quick enough: lower the ball over the net or come closer"
@@ -217,7 +250,10 @@ func (e Exchange) sentence(r Rallied) string {
 func (e Exchange) derivation(r Rallied, there, back trip) metric.Derivation {
 	speed := func(v float64) string { return units.Decimal(v, 1) + " m/s" }
 	w := metric.Derivation{
-		Figure: "Balls a minute", Value: units.Decimal(r.PerMinute, 1), Formula: "120 ÷ (seconds there + seconds back); a miss takes its ball's time and the restart, and the count carries on",
+		Figure: "Balls a minute",
+		Value:  units.Decimal(r.PerMinute, 1),
+		Formula: "120 ÷ (seconds there + seconds back); a miss takes its ball's time and the restart, and the count " +
+			"carries on",
 		Inputs: []metric.Input{
 			{Name: "From the net", Value: units.Metres.Length(e.Near) + " and " + units.Metres.Length(e.Far)},
 			{Name: "Over the net", Value: units.Metres.Length(e.Height)},
@@ -229,7 +265,10 @@ func (e Exchange) derivation(r Rallied, there, back trip) metric.Derivation {
 		Source: "Flights from contact to contact; heights of contact and paces: common practice, no source",
 	}
 	if r.Needed != nil {
-		w.Inputs = append(w.Inputs, metric.Input{Name: fmt.Sprintf("%d in %s s needs", e.Wanted, units.Decimal(e.Seconds, 0)), Value: speed(*r.Needed)})
+		w.Inputs = append(
+			w.Inputs,
+			metric.Input{Name: fmt.Sprintf("%d in %s s needs", e.Wanted, units.Decimal(e.Seconds, 0)), Value: speed(*r.Needed)},
+		)
 	}
 	return w
 }

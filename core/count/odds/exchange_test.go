@@ -57,7 +57,8 @@ func TestFiftyBallsInAMinute(t *testing.T) {
 }
 
 func TestEverySportWithANetRallies(t *testing.T) {
-	for on, height := range map[court.ID]float64{"tennis-red": 0.5, "tennis-orange": 0.6, "pickleball": 0.9, "badminton": 1, "table-tennis": 0.15} {
+	for on, height := range map[court.ID]float64{"tennis-red": 0.5, "tennis-orange": 0.6, "pickleball": 0.9,
+		"badminton": 1, "table-tennis": 0.15} {
 		e := pair(t, on)
 		e.Height = height
 		if on == "badminton" { // met out of the air, so some way inside the back line

@@ -52,10 +52,19 @@ func FairRace(ctx context.Context, point float64, length int) (score.Goal, strin
 		goal := score.Goal{Kind: score.FirstTo, Count: c.own, Against: c.other}
 		mean, _, win := processOf(goal, point, 0).moments()
 		if math.Abs(mean-float64(length)) <= math.Max(1.5, tolerance*float64(length)) {
-			return goal, fmt.Sprintf("Fair at %s: %d against %d, %s, won %s.", ofTen(point), c.own, c.other, about(mean)+" points", Times(win)), nil
+			return goal, fmt.Sprintf(
+				"Fair at %s: %d against %d, %s, won %s.",
+				ofTen(point),
+				c.own,
+				c.other,
+				about(mean)+" points",
+				Times(win),
+			), nil
 		}
 	}
-	return score.Goal{}, "", invalid.Fields{{Path: "length", Message: "there is no fair score of about so many points; try more"}}
+	return score.Goal{}, "", invalid.Fields{
+		{Path: "length", Message: "there is no fair score of about so many points; try more"},
+	}
 }
 
 const (

@@ -9,12 +9,20 @@ import (
 // maxSteps bounds what a forecast from a standing takes: attempts times states.
 const maxSteps = 4_000_000
 
-// FromHere is the chance to meet goals within so many more attempts, each of which is made with a rate, from where they stand: a machine and the
-// states that are possible. It is the least and the most of them. It is false where the attempts are not one letter each, or it would take
-// too long, and returns ctx.Err() when cancelled.
+// FromHere is the chance to meet goals within so many more attempts, each of which is made with a rate, from where they
+// stand: a machine and the states that are possible. It is the least and the most of them. It is false where the
+// attempts are not one letter each, or it would take too long, and returns ctx.Err() when cancelled.
 //
-// With n attempts left the chance from a state is that with n-1 from the next ones, weighted with the rate; with none left it is 0.
-func FromHere(ctx context.Context, goals score.Course, m *score.Machine, states []score.State, rate float64, attempts int) (low, high float64, ok bool, err error) {
+// With n attempts left the chance from a state is that with n-1 from the next ones, weighted with the rate; with none
+// left it is 0.
+func FromHere(
+	ctx context.Context,
+	goals score.Course,
+	m *score.Machine,
+	states []score.State,
+	rate float64,
+	attempts int,
+) (low, high float64, ok bool, err error) {
 	for _, g := range goals {
 		switch g.Kind {
 		case score.Total, score.Streak, score.Stages, score.Routine:

@@ -28,27 +28,59 @@ func fromHere(t require.TestingT, g score.Goal, states []score.State, rate float
 func TestAChanceFromHereByHand(t *testing.T) {
 	two := score.Goal{Kind: score.Streak, Count: 2}
 	require.InDelta(t, 0.375, fromHere(t, two, nil, 0.5, 3), 1e-12)
-	require.InDelta(t, 1-0.5*0.75, fromHere(t, two, []score.State{1}, 0.5, 3), 1e-12, "with one made, the next one, or a miss and then two")
+	require.InDelta(
+		t,
+		1-0.5*0.75,
+		fromHere(t, two, []score.State{1}, 0.5, 3),
+		1e-12,
+		"with one made, the next one, or a miss and then two",
+	)
 	require.InDelta(t, 1, fromHere(t, two, []score.State{score.Met}, 0.5, 0), 1e-12)
 	require.Zero(t, fromHere(t, two, nil, 0.5, 1))
-	_, _, ok, err := odds.FromHere(context.Background(), score.Course{{Kind: score.WithinATime, Count: 1}}, two.Machine(), []score.State{0}, 0.5, 3)
+	_, _, ok, err := odds.FromHere(
+		context.Background(),
+		score.Course{{Kind: score.WithinATime, Count: 1}},
+		two.Machine(),
+		[]score.State{0},
+		0.5,
+		3,
+	)
 	require.NoError(t, err)
 	require.False(t, ok)
 }
 
-// With nothing counted yet it is the chance that the plan gives; more attempts, a better player and more that is made never make it less likely.
+// With nothing counted yet it is the chance that the plan gives; more attempts, a better player and more that is made
+// never make it less likely.
 func TestAChanceFromHereIsThePlansAtFirst(t *testing.T) {
 	rapid.Check(t, func(t *rapid.T) {
 		count := rapid.IntRange(1, 12).Draw(t, "count")
 		g := rapid.SampledFrom([]score.Goal{
-			{Kind: score.Total, Count: count}, {Kind: score.Streak, Count: count}, {Kind: score.Streak, Count: 1 + count%4, Sets: 2},
-			{Kind: score.Routine, Count: count, Then: 2}, {Kind: score.Stages, Stages: []score.Stage{{Count: 3}, {Count: 2, Hard: score.Harder}}},
+			{
+				Kind:  score.Total,
+				Count: count,
+			},
+			{Kind: score.Streak, Count: count},
+			{Kind: score.Streak, Count: 1 + count%4, Sets: 2},
+			{
+				Kind:  score.Routine,
+				Count: count,
+				Then:  2,
+			},
+			{Kind: score.Stages, Stages: []score.Stage{{Count: 3}, {Count: 2, Hard: score.Harder}}},
 		}).Draw(t, "goal")
 		if g.Check() != nil {
 			t.Skip("no goal that makes sense")
 		}
 		rate, n := rapid.Float64Range(0.05, 0.95).Draw(t, "rate"), rapid.IntRange(1, 80).Draw(t, "attempts")
-		planned, err := odds.Question{Goal: g, Rate: rate, Partner: rate, Balls: n, Unit: score.Ball}.Within(context.Background())
+		planned, err := odds.Question{
+			Goal:    g,
+			Rate:    rate,
+			Partner: rate,
+			Balls:   n,
+			Unit:    score.Ball,
+		}.Within(
+			context.Background(),
+		)
 		require.NoError(t, err)
 		here := fromHere(t, g, nil, rate, n)
 		require.InDelta(t, planned, here, 1e-9)

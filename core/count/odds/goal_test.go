@@ -190,8 +190,14 @@ func TestMinutesCountPausesAndPickUps(t *testing.T) {
 	require.InDelta(t, 12, c.Rate(), 1e-9)
 	long.Check(t, func(t *rapid.T) {
 		c := odds.Clock{
-			Gap: rapid.Float64Range(0.5, 20).Draw(t, "gap"), Sequence: rapid.IntRange(1, 12).Draw(t, "sequence"), Pause: rapid.Float64Range(0, 60).Draw(t, "pause"),
-			People: rapid.IntRange(1, 12).Draw(t, "people"), Basket: rapid.IntRange(5, 200).Draw(t, "basket"), PickUp: rapid.Float64Range(0, 10).Draw(t, "pick-up"),
+			Gap: rapid.Float64Range(0.5, 20).
+				Draw(t, "gap"),
+			Sequence: rapid.IntRange(1, 12).Draw(t, "sequence"),
+			Pause:    rapid.Float64Range(0, 60).Draw(t, "pause"),
+			People: rapid.IntRange(1, 12).
+				Draw(t, "people"),
+			Basket: rapid.IntRange(5, 200).Draw(t, "basket"),
+			PickUp: rapid.Float64Range(0, 10).Draw(t, "pick-up"),
 		}
 		seconds := rapid.Float64Range(0, 7200).Draw(t, "seconds")
 		n := c.Balls(seconds)
@@ -202,8 +208,10 @@ func TestMinutesCountPausesAndPickUps(t *testing.T) {
 
 func TestTheGoalIsFittedToTheMinutes(t *testing.T) {
 	for name, goal := range map[string]score.Goal{
-		"total": inAll(1), "streak": inARow(1, 1), "sets": inARow(1, 3), "routine": {Kind: score.Routine, Count: 1, Then: 2}, "together": {Kind: score.Together, Count: 1},
-		"stages": {Kind: score.Stages, Count: 1, Stages: []score.Stage{{Count: 1}, {Count: 1, Hard: score.Harder}}}, "rallies": {Kind: score.Rallies, Count: 1, From: 3, To: 9},
+		"total": inAll(1), "streak": inARow(1, 1), "sets": inARow(1, 3), "routine": {Kind: score.Routine, Count: 1, Then: 2},
+		"together": {Kind: score.Together, Count: 1},
+		"stages":   {Kind: score.Stages, Count: 1, Stages: []score.Stage{{Count: 1}, {Count: 1, Hard: score.Harder}}},
+		"rallies":  {Kind: score.Rallies, Count: 1, From: 3, To: 9},
 	} {
 		t.Run(name, func(t *testing.T) {
 			q := odds.Question{Goal: goal, Rate: 0.6, Partner: 0.6, Clock: clock(), Seconds: 6 * 60}
@@ -224,7 +232,13 @@ func TestTheGoalIsFittedToTheMinutes(t *testing.T) {
 	}
 	_, err := odds.Question{Goal: inARow(1, 20), Rate: 0.1, Clock: clock(), Seconds: 60}.Attainable(t.Context())
 	require.ErrorContains(t, err, "even the smallest goal")
-	hope, err := odds.Question{Goal: score.Goal{Kind: score.AsManyAsPossible, Count: 1, Minutes: 4}, Rate: 0.6, Clock: clock()}.Attainable(t.Context())
+	hope, err := odds.Question{
+		Goal:  score.Goal{Kind: score.AsManyAsPossible, Count: 1, Minutes: 4},
+		Rate:  0.6,
+		Clock: clock(),
+	}.Attainable(
+		t.Context(),
+	)
 	require.NoError(t, err)
 	require.Equal(t, 26, hope.Count) // the 20th percentile of 48 balls at 6 of 10
 }
@@ -242,7 +256,8 @@ func TestBadQuestionsAreAnsweredInWords(t *testing.T) {
 		{"goal.sets", "at most 2000", odds.Question{Goal: inARow(500, 20), Rate: 0.5}},
 		{"goal.stages", "each stage", odds.Question{Goal: score.Goal{Kind: score.Stages, Count: 1}, Rate: 0.5}},
 		{"goal.then", "after the total", odds.Question{Goal: score.Goal{Kind: score.Routine, Count: 1}, Rate: 0.5}},
-		{"goal.minutes", "how many minutes", odds.Question{Goal: score.Goal{Kind: score.AsManyAsPossible, Count: 1}, Rate: 0.5}},
+		{"goal.minutes", "how many minutes", odds.Question{Goal: score.Goal{Kind: score.AsManyAsPossible, Count: 1},
+			Rate: 0.5}},
 		{"goal.to", "shorter", odds.Question{Goal: score.Goal{Kind: score.Rallies, Count: 1, From: 5, To: 3}, Rate: 0.5}},
 		{"goal.kind", "no goal called", odds.Question{Goal: score.Goal{Kind: "golf", Count: 1}, Rate: 0.5}},
 		{"partner", "never gets there", odds.Question{Goal: score.Goal{Kind: score.Together, Count: 1}, Rate: 0.5}},
@@ -261,11 +276,21 @@ func TestBadQuestionsAreAnsweredInWords(t *testing.T) {
 // anyGoal draws a goal that balls are counted for.
 func anyGoal(t *rapid.T) score.Goal {
 	goal := score.Goal{
-		Kind:  rapid.SampledFrom([]score.Kind{score.Total, score.Streak, score.Stages, score.Routine, score.Together}).Draw(t, "kind"),
-		Count: rapid.IntRange(1, 12).Draw(t, "count"), Sets: rapid.IntRange(1, 3).Draw(t, "sets"), Then: rapid.IntRange(1, 6).Draw(t, "then"),
+		Kind: rapid.SampledFrom([]score.Kind{score.Total, score.Streak, score.Stages, score.Routine, score.Together}).
+			Draw(t, "kind"),
+		Count: rapid.IntRange(1, 12).
+			Draw(t, "count"),
+		Sets: rapid.IntRange(1, 3).Draw(t, "sets"),
+		Then: rapid.IntRange(1, 6).Draw(t, "then"),
 	}
 	for range rapid.IntRange(1, 3).Draw(t, "stages") {
-		goal.Stages = append(goal.Stages, score.Stage{Count: rapid.IntRange(1, 4).Draw(t, "stage"), Hard: rapid.SampledFrom([]score.Hardness{score.Easier, score.AsUsual, score.MuchHarder}).Draw(t, "hard")})
+		goal.Stages = append(
+			goal.Stages,
+			score.Stage{
+				Count: rapid.IntRange(1, 4).Draw(t, "stage"),
+				Hard:  rapid.SampledFrom([]score.Hardness{score.Easier, score.AsUsual, score.MuchHarder}).Draw(t, "hard"),
+			},
+		)
 	}
 	return goal
 }

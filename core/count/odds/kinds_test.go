@@ -12,12 +12,17 @@ import (
 	"hodometer/core/people/student"
 )
 
-// By hand: 8 of 10 made, and nothing known of the kinds: a third of 0.2 goes into the net. With n = 20 balls and at most
-// one of them into the net the chance is qⁿ + n(1−q)qⁿ⁻¹ for q = 1 − 0.2/3. A minute of balls 3 s apart is 20 of them.
+// By hand: 8 of 10 made, and nothing known of the kinds: a third of 0.2 goes into the net. With n = 20 balls and at
+// most one of them into the net the chance is qⁿ + n(1−q)qⁿ⁻¹ for q = 1 − 0.2/3. A minute of balls 3 s apart is 20 of
+// them.
 func TestFewMissesOfOneKindAndWithinATime(t *testing.T) {
 	q := 1 - 0.2/3
 	want := math.Pow(q, 20) + 20*(1-q)*math.Pow(q, 19)
-	ask := odds.Question{Goal: score.Goal{Kind: score.FewMisses, Count: 20, Misses: 1, Only: tally.IntoNet}, Rate: 0.8, Clock: odds.Clock{Gap: 3, Sequence: 1, People: 1, Basket: 60}}
+	ask := odds.Question{
+		Goal:  score.Goal{Kind: score.FewMisses, Count: 20, Misses: 1, Only: tally.IntoNet},
+		Rate:  0.8,
+		Clock: odds.Clock{Gap: 3, Sequence: 1, People: 1, Basket: 60},
+	}
 	chance := func(q odds.Question) float64 {
 		a, err := q.Answer(t.Context())
 		require.NoError(t, err)
@@ -59,9 +64,14 @@ func TestTheKindsOfMissesAreLearnt(t *testing.T) {
 	require.InDelta(t, 1.0/3, odds.Kinds{}.Of(tally.Wide), 1e-12)
 }
 
-// By hand: whoever keeps 9 of 10 strokes in play gets to nine of them 0.9⁹ = 39 times in 100; at 5 of 10 that is once in 500.
+// By hand: whoever keeps 9 of 10 strokes in play gets to nine of them 0.9⁹ = 39 times in 100; at 5 of 10 that is once
+// in 500.
 func TestWhatIsTooSlowIsForecast(t *testing.T) {
-	ask := odds.Question{Goal: score.Goal{Kind: score.Rallies, Count: 3, From: 4, To: 8}, Rate: 0.9, Clock: odds.Clock{Gap: 2, Sequence: 1, People: 1, Basket: 60}}
+	ask := odds.Question{
+		Goal:  score.Goal{Kind: score.Rallies, Count: 3, From: 4, To: 8},
+		Rate:  0.9,
+		Clock: odds.Clock{Gap: 2, Sequence: 1, People: 1, Basket: 60},
+	}
 	a, err := ask.Answer(t.Context())
 	require.NoError(t, err)
 	require.Contains(t, a.Sentence, "4 times in 10 a rally gets to 9 strokes, which is too slow")

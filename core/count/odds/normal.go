@@ -93,7 +93,10 @@ func unit(v float64) float64 { return math.Max(-1, math.Min(v, 1)) }
 type rect struct{ left, right, bottom, top float64 }
 
 func (r rect) area() area {
-	return area{breaks: []float64{r.left, math.Max(r.left, r.right)}, between: func(float64) []span { return []span{{r.bottom, r.top}} }}
+	return area{
+		breaks:  []float64{r.left, math.Max(r.left, r.right)},
+		between: func(float64) []span { return []span{{r.bottom, r.top}} },
+	}
 }
 
 // disc is a circle as far as it lies in a rectangle.

@@ -139,25 +139,50 @@ func sum(list []Practised, of func(Practised) (int, int)) weighted {
 
 func (prior Prior) rated(made, missed float64, here, near weighted) Rate {
 	r := Rate{
-		Mean: made / (made + missed), Low: mathext.InvRegIncBeta(made, missed, 0.025), High: mathext.InvRegIncBeta(made, missed, 0.975),
-		Made: here.right, Balls: here.balls, Related: near.balls, Known: here.balls+near.balls > 0, made: made, missed: missed,
+		Mean:    made / (made + missed),
+		Low:     mathext.InvRegIncBeta(made, missed, 0.025),
+		High:    mathext.InvRegIncBeta(made, missed, 0.975),
+		Made:    here.right,
+		Balls:   here.balls,
+		Related: near.balls,
+		Known:   here.balls+near.balls > 0,
+		made:    made,
+		missed:  missed,
 	}
 	between := fmt.Sprintf("between %s and %s", units.Decimal(10*r.Low, 1), ofTen(r.High))
 	switch {
 	case here.balls > 0:
 		r.Sentence = fmt.Sprintf("makes about %s, %s: %d of %d on this drill", ofTen(r.Mean), between, here.right, here.balls)
 	case r.Known:
-		r.Sentence = fmt.Sprintf("has not done this drill; related ones (%s) suggest %s, %s", units.Balls(near.balls), ofTen(r.Mean), between)
+		r.Sentence = fmt.Sprintf(
+			"has not done this drill; related ones (%s) suggest %s, %s",
+			units.Balls(near.balls),
+			ofTen(r.Mean),
+			between,
+		)
 	default:
 		r.Sentence = fmt.Sprintf("nothing is known yet; %s is only %s, %s", ofTen(r.Mean), prior.Description, between)
 	}
 	r.Derivation = metric.Derivation{
-		Figure: "Makes", Value: ofTen(r.Mean),
-		Formula: "(balls made + what is usual) ÷ (balls + what is usual): the mean of a beta distribution; each ball counts half after four weeks",
+		Figure: "Makes",
+		Value:  ofTen(r.Mean),
+		Formula: "(balls made + what is usual) ÷ (balls + what is usual): the mean of a beta distribution; each ball " +
+			"counts half after four weeks",
 		Inputs: []metric.Input{
-			{Name: "On this drill", Value: fmt.Sprintf("%d of %d, weighing %s balls today", here.right, here.balls, units.Decimal(here.made+here.missed, 1))},
+			{
+				Name: "On this drill",
+				Value: fmt.Sprintf(
+					"%d of %d, weighing %s balls today",
+					here.right,
+					here.balls,
+					units.Decimal(here.made+here.missed, 1),
+				),
+			},
 			{Name: "On related drills", Value: units.Balls(near.balls) + ", each counting three tenths, at most 15 together"},
-			{Name: "Before anything is counted", Value: fmt.Sprintf("%s, %s, worth %s balls", ofTen(prior.Rate), prior.Description, units.Decimal(priorBalls, 0))},
+			{
+				Name:  "Before anything is counted",
+				Value: fmt.Sprintf("%s, %s, worth %s balls", ofTen(prior.Rate), prior.Description, units.Decimal(priorBalls, 0)),
+			},
 			{Name: "95 times in 100", Value: between},
 		},
 		Source: "Beta-binomial model; weights and what is usual for a level: common practice, no source",

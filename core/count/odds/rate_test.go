@@ -28,7 +28,11 @@ func TestDrillAgainstPoints(t *testing.T) {
 	require.InDelta(t, 0.0524, d.Low, 5e-5)
 	require.InDelta(t, 0.3339, d.High, 5e-5)
 	require.Equal(t, "2 of 10 fewer in points than in the drill", d.Sentence)
-	require.Contains(t, odds.Compare(odds.Done{Made: 3, Missed: 2}, odds.Done{Made: 2, Missed: 3}).Sentence, "no sure difference")
+	require.Contains(
+		t,
+		odds.Compare(odds.Done{Made: 3, Missed: 2}, odds.Done{Made: 2, Missed: 3}).Sentence,
+		"no sure difference",
+	)
 }
 
 func TestAnEstimateSaysWhenItKnowsNothing(t *testing.T) {
@@ -60,7 +64,11 @@ func TestEvidenceMovesAnEstimate(t *testing.T) {
 	require.InDelta(t, 20.7/26, now.Mean, 1e-9)
 
 	// However much was done on related drills, it never weighs more than fifteen balls.
-	many := odds.Estimate(odds.LevelPrior(student.Beginner), []odds.Practised{{Made: 2, Missed: 18}}, []odds.Practised{{Made: 1000}}).Rate
+	many := odds.Estimate(
+		odds.LevelPrior(student.Beginner),
+		[]odds.Practised{{Made: 2, Missed: 18}},
+		[]odds.Practised{{Made: 1000}},
+	).Rate
 	require.InDelta(t, (2.7+15+2)/(6+15+20), many.Mean, 1e-9)
 }
 
@@ -82,7 +90,11 @@ func TestWhatTheNextBallsWillBe(t *testing.T) {
 	require.LessOrEqual(t, low, 3)
 	require.GreaterOrEqual(t, high, 8)
 	long.Check(t, func(t *rapid.T) {
-		r := odds.Estimate(odds.LevelPrior(student.Club), []odds.Practised{{Made: rapid.IntRange(0, 50).Draw(t, "made"), Missed: rapid.IntRange(0, 50).Draw(t, "missed")}}, nil).Rate
+		r := odds.Estimate(
+			odds.LevelPrior(student.Club),
+			[]odds.Practised{{Made: rapid.IntRange(0, 50).Draw(t, "made"), Missed: rapid.IntRange(0, 50).Draw(t, "missed")}},
+			nil,
+		).Rate
 		n := rapid.IntRange(0, 60).Draw(t, "balls")
 		low, high := r.Next(n)
 		require.True(t, 0 <= low && low <= high && high <= n)

@@ -34,9 +34,9 @@ func LaunchScatter(level student.Level) flight.Scatter {
 	return of(0.1, 2.8, 4.5)
 }
 
-// Expected is the scatter of a stroke whose launches differ so much: on the ground to first order in the
-// launch, without bias. Of its height over the net the distance and the standard deviation are known; the share in the net
-// is the chance that the ball passes it too low. It is false where the ball never lands.
+// Expected is the scatter of a stroke whose launches differ so much: on the ground to first order in the launch,
+// without bias. Of its height over the net the distance and the standard deviation are known; the share in the net is
+// the chance that the ball passes it too low. It is false where the ball never lands.
 func Expected(w flight.World, l flight.Launch, s flight.Scatter, over, sigma float64) (Scatter, bool) {
 	on, ok := w.LandingSpread(l, s)
 	if !ok {
@@ -121,7 +121,10 @@ func median(list []court.Point) court.Point {
 		slices.Sort(values)
 		return (values[len(values)/2] + values[(len(values)-1)/2]) / 2
 	}
-	return court.Point{X: middle(func(p court.Point) float64 { return p.X }), Y: middle(func(p court.Point) float64 { return p.Y })}
+	return court.Point{
+		X: middle(func(p court.Point) float64 { return p.X }),
+		Y: middle(func(p court.Point) float64 { return p.Y }),
+	}
 }
 
 // Zone is an upright rectangle of the court, as offsets from the place that was aimed at, and the landings
@@ -156,7 +159,13 @@ func (s Scatter) LearnZones(zones []Zone) Scatter {
 		mx, my := sx/n, sy/n
 		x2, y2, both := s.mixed(n, xx/n-mx*mx, yy/n-my*my, xy/n-mx*my, 0)
 		share := n / (n + priorBias)
-		now.Normal = Normal{X: s.X + share*(mx-s.X), Y: s.Y + share*(my-s.Y), SX: math.Sqrt(x2), SY: math.Sqrt(y2), Rho: unit(both / math.Sqrt(x2*y2))}.steady()
+		now.Normal = Normal{
+			X:   s.X + share*(mx-s.X),
+			Y:   s.Y + share*(my-s.Y),
+			SX:  math.Sqrt(x2),
+			SY:  math.Sqrt(y2),
+			Rho: unit(both / math.Sqrt(x2*y2)),
+		}.steady()
 	}
 	now.Logged = s.Logged + int(n)
 	return now

@@ -31,21 +31,36 @@ type Transfer struct {
 	Derivation metric.Derivation `json:"derivation"`
 }
 
-// TransferOf sets drills against games; false where one of them is missing. The chance that less is made in games is that of one beta
-// distribution below the other, each beginning with half a ball made and half a ball missed.
+// TransferOf sets drills against games; false where one of them is missing. The chance that less is made in games is
+// that of one beta distribution below the other, each beginning with half a ball made and half a ball missed.
 func TransferOf(drills, games Done) (Transfer, bool) {
 	if drills.Balls() == 0 || games.Balls() == 0 {
 		return Transfer{}, false
 	}
-	t := Transfer{Drills: drills, Games: games, Between: compare(drills, games, "games", "drills"), Fewer: less(games, drills)}
+	t := Transfer{
+		Drills:  drills,
+		Games:   games,
+		Between: compare(drills, games, "games", "drills"),
+		Fewer:   less(games, drills),
+	}
 	t.Sure = "less is made in games " + Times(t.Fewer)
 	share := func(d Done) string { return fmt.Sprintf("%d of %d", d.Made, d.Balls()) }
 	t.Derivation = metric.Derivation{
-		Figure: "From drills to games", Value: t.Between.Sentence,
-		Formula: "Made in drills ÷ tried − made in games ÷ tried, with Newcombe’s interval for a difference; how sure: two beta distributions, each from half a ball made and half a ball missed",
+		Figure: "From drills to games",
+		Value:  t.Between.Sentence,
+		Formula: "Made in drills ÷ tried − made in games ÷ tried, with Newcombe’s interval for a difference; how sure: " +
+			"two beta distributions, each from half a ball made and half a ball missed",
 		Inputs: []metric.Input{
-			{Name: "In drills", Value: share(drills)}, {Name: "In games", Value: share(games)},
-			{Name: "95 times in 100", Value: fmt.Sprintf("between %s and %s of 10 fewer in games", units.Decimal(10*t.Between.Low, 1), units.Decimal(10*t.Between.High, 1))},
+			{Name: "In drills", Value: share(drills)},
+			{Name: "In games", Value: share(games)},
+			{
+				Name: "95 times in 100",
+				Value: fmt.Sprintf(
+					"between %s and %s of 10 fewer in games",
+					units.Decimal(10*t.Between.Low, 1),
+					units.Decimal(10*t.Between.High, 1),
+				),
+			},
 			{Name: "How sure", Value: t.Sure},
 		},
 		Source: "Newcombe, Statistics in Medicine 17 (1998) 873, method 10; beta distributions from Jeffreys’ prior",

@@ -25,8 +25,8 @@ type Leg struct {
 	Share float64 // of the misses, those of the kind that the goal is about
 }
 
-// chance is that of one attempt: of rallies that one is as long as it is wanted, of misses of one kind that it is none of
-// them.
+// chance is that of one attempt: of rallies that one is as long as it is wanted, of misses of one kind that it is none
+// of them.
 func (l Leg) chance() float64 {
 	switch {
 	case l.Goal.Kind == score.Rallies:

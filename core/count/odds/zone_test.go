@@ -98,7 +98,10 @@ func TestSharesAreAllThereIs(t *testing.T) {
 	long.Check(t, func(t *rapid.T) {
 		y := rapid.Float64Range(-11.5, 11.5).Filter(func(y float64) bool { return math.Abs(y) > 1 }).Draw(t, "y")
 		centre := court.Point{X: rapid.Float64Range(-4, 4).Draw(t, "x"), Y: y}
-		shape, err := c.Shape(court.Ring(rapid.Float64Range(0.2, 3).Draw(t, "radius"), court.At(centre.X, centre.Y)), court.Singles)
+		shape, err := c.Shape(
+			court.Ring(rapid.Float64Range(0.2, 3).Draw(t, "radius"), court.At(centre.X, centre.Y)),
+			court.Singles,
+		)
 		require.NoError(t, err)
 		g, err := odds.OnGround(c, shape, court.Singles)
 		require.NoError(t, err)
@@ -118,7 +121,15 @@ func drive(t testing.TB, level student.Level, aim court.Point) (flight.World, fl
 	w := sports.World(c, "")
 	from := flight.Above(court.Point{X: 0, Y: -c.Length/2 - 0.3}, 0.9)
 	speed := sports.RallyPace.Speed(c)
-	l, err := w.Aim(flight.Want{From: from, Landing: aim, By: flight.ByTime, Value: from.Floor().Distance(aim) / speed, Spin: flight.Spin{Top: 120}})
+	l, err := w.Aim(
+		flight.Want{
+			From:    from,
+			Landing: aim,
+			By:      flight.ByTime,
+			Value:   from.Floor().Distance(aim) / speed,
+			Spin:    flight.Spin{Top: 120},
+		},
+	)
 	require.NoError(t, err)
 	over, sigma, _ := w.OverNet(l, odds.LaunchScatter(level))
 	s, ok := odds.Expected(w, l, odds.LaunchScatter(level), over, sigma)
@@ -136,7 +147,15 @@ func TestTheShortBallMarkForAClubPlayer(t *testing.T) {
 	w := sports.World(c, "")
 	// A short ball: met inside the service line.
 	from := flight.Above(court.Point{X: 1, Y: -5.5}, 1)
-	l, err := w.Aim(flight.Want{From: from, Landing: mark, By: flight.ByTime, Value: from.Floor().Distance(mark) / sports.RallyPace.Speed(c), Spin: flight.Spin{Top: 150}})
+	l, err := w.Aim(
+		flight.Want{
+			From:    from,
+			Landing: mark,
+			By:      flight.ByTime,
+			Value:   from.Floor().Distance(mark) / sports.RallyPace.Speed(c),
+			Spin:    flight.Spin{Top: 150},
+		},
+	)
 	require.NoError(t, err)
 	over, sigma, _ := w.OverNet(l, odds.LaunchScatter(student.Club))
 	s, ok := odds.Expected(w, l, odds.LaunchScatter(student.Club), over, sigma)

@@ -24,8 +24,8 @@ func (r Ranking) sorted(players []string) []string {
 	return list
 }
 
-// EvenMatches pairs players so that matches are as even as they can be: neighbours in strength, and of partners the strongest with the
-// weakest of four neighbours. Who is left over waits: those who played most.
+// EvenMatches pairs players so that matches are as even as they can be: neighbours in strength, and of partners the
+// strongest with the weakest of four neighbours. Who is left over waits: those who played most.
 func (r Ranking) EvenMatches(players []string, partners bool) (matches []Match, waiting []string) {
 	size := 2
 	if partners {
@@ -61,8 +61,9 @@ func (r Ranking) played(player string) int {
 	return 0
 }
 
-// Teams splits players into so many teams whose strengths are as equal as can be: two teams of up to eight by trying every split, else
-// dealt out there and back from the strongest on, then improved by exchanging two at a time until none helps.
+// Teams splits players into so many teams whose strengths are as equal as can be: two teams of up to eight by trying
+// every split, else dealt out there and back from the strongest on, then improved by exchanging two at a time until
+// none helps.
 func (r Ranking) Teams(players []string, number int) [][]string {
 	number = max(1, min(number, len(players)))
 	if number == 2 && len(players) <= 16 {
@@ -151,8 +152,9 @@ type CourtResult struct {
 	Losers  []string `json:"losers" minItems:"1" maxItems:"2"`
 }
 
-// UpAndDown says who plays on which court next, from the first court on: winners go one court up, losers one down; on the first court
-// winners stay, on the last one losers do. Partners part: each plays with one of the two who come to the court.
+// UpAndDown says who plays on which court next, from the first court on: winners go one court up, losers one down; on
+// the first court winners stay, on the last one losers do. Partners part: each plays with one of the two who come to
+// the court.
 func UpAndDown(courts []CourtResult) []Match {
 	n := len(courts)
 	next := make([]Match, n)

@@ -1,4 +1,5 @@
-// Package ranking sorts players by what they did against each other, and makes even matches, teams and round robins of it.
+// Package ranking sorts players by what they did against each other, and makes even matches, teams and round robins of
+// it.
 package ranking
 
 import (
@@ -86,14 +87,14 @@ type Ranking struct {
 	cov   *mat.SymDense  // of the strengths, in the order of the standings
 }
 
-// spread is the standard deviation of strengths that is expected of a group of which nothing is known: a strong player of it wins seven
-// points of ten against a middling one. Common practice, no source.
+// spread is the standard deviation of strengths that is expected of a group of which nothing is known: a strong player
+// of it wins seven points of ten against a middling one. Common practice, no source.
 const spread = 0.85
 
-// Rank sorts players by the results of any mix of singles and of partners (Bradley and Terry: the odds of two sides are those of their
-// strengths, and the strength of partners is the mean of theirs). Strengths are pulled to the middle by a normal distribution, so that
-// somebody who won everything stays finite, and somebody without a result stands in the middle. Players that only the results name are
-// ranked, too. It returns ctx.Err() when cancelled.
+// Rank sorts players by the results of any mix of singles and of partners (Bradley and Terry: the odds of two sides are
+// those of their strengths, and the strength of partners is the mean of theirs). Strengths are pulled to the middle by
+// a normal distribution, so that somebody who won everything stays finite, and somebody without a result stands in the
+// middle. Players that only the results name are ranked, too. It returns ctx.Err() when cancelled.
 func Rank(ctx context.Context, players []string, results []Result, by By) (Ranking, error) {
 	return rank(ctx, players, results, by, 1/(spread*spread))
 }
@@ -258,7 +259,8 @@ func (m *model) solve(ctx context.Context) ([]float64, *mat.SymDense, error) {
 	return strengths, cov, nil
 }
 
-// centred is the covariance of how far strengths are from their mean: against whom nobody of the group played says nothing about them.
+// centred is the covariance of how far strengths are from their mean: against whom nobody of the group played says
+// nothing about them.
 func centred(cov *mat.SymDense, n int) *mat.SymDense {
 	if n == 0 {
 		return cov

@@ -56,8 +56,8 @@ func drawn(players []string, strengths map[string]float64, n int, pairs bool, se
 	return results
 }
 
-// The singles case without a pull to the middle is the one that the steps of Hunter (Ann. Statist. 32 (2004) 384) come to: each strength is
-// the points won over the sum of points played by the sums of both strengths.
+// The singles case without a pull to the middle is the one that the steps of Hunter (Ann. Statist. 32 (2004) 384) come
+// to: each strength is the points won over the sum of points played by the sums of both strengths.
 func TestSinglesAreWhatHuntersStepsComeTo(t *testing.T) {
 	players := names(5)
 	truth := map[string]float64{"p00": 0.9, "p01": 0.4, "p02": 0, "p03": -0.5, "p04": -0.8}
@@ -96,8 +96,8 @@ func TestSinglesAreWhatHuntersStepsComeTo(t *testing.T) {
 	}
 }
 
-// By hand: two players, one game of 3:1 by points. The strengths are opposite, x and -x, and at the top 3 − 4 L(2x) = pull x, with the
-// pull 1/0.85² = 1.3841: x = 0.2992.
+// By hand: two players, one game of 3:1 by points. The strengths are opposite, x and -x, and at the top 3 − 4 L(2x) =
+// pull x, with the pull 1/0.85² = 1.3841: x = 0.2992.
 func TestTwoPlayersByHand(t *testing.T) {
 	r, err := Rank(t.Context(), nil, []Result{{Near: []string{"a"}, Far: []string{"b"}, NearPoints: 3, FarPoints: 1}}, "")
 	require.NoError(t, err)
@@ -118,7 +118,12 @@ func TestWhoWinsEverythingStaysFinite(t *testing.T) {
 		r, err := Rank(t.Context(), []string{"c"}, results, by)
 		require.NoError(t, err)
 		require.Len(t, r.Standings, 3)
-		require.Equal(t, []string{"a", "c", "b"}, []string{r.Standings[0].Player, r.Standings[1].Player, r.Standings[2].Player}, "who has not played stands in the middle")
+		require.Equal(
+			t,
+			[]string{"a", "c", "b"},
+			[]string{r.Standings[0].Player, r.Standings[1].Player, r.Standings[2].Player},
+			"who has not played stands in the middle",
+		)
 		require.Less(t, r.Standings[0].Strength, 6.0)
 		require.InDelta(t, 0.85*1.2816, r.Standings[1].High, 0.2, "nearly as unsure as before anything was known")
 	}
@@ -128,8 +133,8 @@ func TestWhoWinsEverythingStaysFinite(t *testing.T) {
 	require.Equal(t, 1, r.LeftOut)
 }
 
-// Strengths that are known come out again, from singles and from partners, the surer the more was played; in the intervals of four
-// times of five lie about four of five.
+// Strengths that are known come out again, from singles and from partners, the surer the more was played; in the
+// intervals of four times of five lie about four of five.
 func TestKnownStrengthsComeOut(t *testing.T) {
 	players := names(12)
 	for _, pairs := range []bool{false, true} {
@@ -159,17 +164,28 @@ func TestKnownStrengthsComeOut(t *testing.T) {
 	}
 }
 
-// What a coach would expect, for any results: another win lifts the winner, swapped sides change nothing, and the order of the results
-// does not matter.
+// What a coach would expect, for any results: another win lifts the winner, swapped sides change nothing, and the order
+// of the results does not matter.
 func TestRankingsMakeSense(t *testing.T) {
 	long.Check(t, func(t *rapid.T) {
 		players := names(rapid.IntRange(3, 7).Draw(t, "players"))
-		results := drawn(players, map[string]float64{}, rapid.IntRange(1, 12).Draw(t, "games"), false, rapid.Uint64Range(0, 1000).Draw(t, "seed"))
+		results := drawn(
+			players,
+			map[string]float64{},
+			rapid.IntRange(1, 12).Draw(t, "games"),
+			false,
+			rapid.Uint64Range(0, 1000).Draw(t, "seed"),
+		)
 		by := rapid.SampledFrom([]By{"", Games}).Draw(t, "by")
 		before, err := Rank(t.Context(), players, results, by)
 		require.NoError(t, err)
 		a, b := players[:1], players[1:2]
-		after, err := Rank(t.Context(), players, append(slices.Clone(results), Result{Near: a, Far: b, NearPoints: 11, FarPoints: 0}), by)
+		after, err := Rank(
+			t.Context(),
+			players,
+			append(slices.Clone(results), Result{Near: a, Far: b, NearPoints: 11, FarPoints: 0}),
+			by,
+		)
 		require.NoError(t, err)
 		require.Greater(t, after.side(a), before.side(a))
 		require.Less(t, after.side(b), before.side(b))
@@ -226,11 +242,29 @@ func TestEvenMatchesAndTeams(t *testing.T) {
 }
 
 func TestWinnersGoUpAndLosersDown(t *testing.T) {
-	next := UpAndDown([]CourtResult{{[]string{"a"}, []string{"b"}}, {[]string{"c"}, []string{"d"}}, {[]string{"e"}, []string{"f"}}})
-	require.Equal(t, []Match{{Near: []string{"a"}, Far: []string{"c"}}, {Near: []string{"b"}, Far: []string{"e"}}, {Near: []string{"d"}, Far: []string{"f"}}}, next)
+	next := UpAndDown(
+		[]CourtResult{{[]string{"a"}, []string{"b"}}, {[]string{"c"}, []string{"d"}}, {[]string{"e"}, []string{"f"}}},
+	)
+	require.Equal(
+		t,
+		[]Match{
+			{Near: []string{"a"}, Far: []string{"c"}},
+			{Near: []string{"b"}, Far: []string{"e"}},
+			{Near: []string{"d"}, Far: []string{"f"}},
+		},
+		next,
+	)
 	next = UpAndDown([]CourtResult{{[]string{"a", "b"}, []string{"c", "d"}}, {[]string{"e", "f"}, []string{"g", "h"}}})
-	require.Equal(t, []Match{{Near: []string{"a", "e"}, Far: []string{"b", "f"}}, {Near: []string{"c", "g"}, Far: []string{"d", "h"}}}, next)
-	require.Equal(t, []Match{{Near: []string{"a"}, Far: []string{"b"}}}, UpAndDown([]CourtResult{{[]string{"a"}, []string{"b"}}}))
+	require.Equal(
+		t,
+		[]Match{{Near: []string{"a", "e"}, Far: []string{"b", "f"}}, {Near: []string{"c", "g"}, Far: []string{"d", "h"}}},
+		next,
+	)
+	require.Equal(
+		t,
+		[]Match{{Near: []string{"a"}, Far: []string{"b"}}},
+		UpAndDown([]CourtResult{{[]string{"a"}, []string{"b"}}}),
+	)
 }
 
 // alone are players who play for themselves.
@@ -275,8 +309,8 @@ func TestARoundRobinIsComplete(t *testing.T) {
 	}
 }
 
-// By hand: a beats b and loses to c; b beats c. All have one win of two. Against each other the same. Differences: a 11:8 and 9:11 is +1,
-// b 8:11 and 11:3 is +5, c 11:9 and 3:11 is −6.
+// By hand: a beats b and loses to c; b beats c. All have one win of two. Against each other the same. Differences: a
+// 11:8 and 9:11 is +1, b 8:11 and 11:3 is +5, c 11:9 and 3:11 is −6.
 func TestATableOfResults(t *testing.T) {
 	one := func(near, far string, a, b int) Result {
 		return Result{Near: []string{near}, Far: []string{far}, NearPoints: a, FarPoints: b}
@@ -288,7 +322,17 @@ func TestATableOfResults(t *testing.T) {
 	}
 	require.Equal(t, []string{"1 b 19:14", "2 a 20:19", "3 c 14:20", "4 d 0:0"}, order)
 	// Who won between two that have as many stands first, whatever their points.
-	lines = Table(alone("a", "b", "c", "d"), []Result{one("a", "b", 11, 9), one("b", "c", 11, 0), one("b", "d", 11, 0), one("a", "c", 11, 9), one("d", "a", 11, 0), one("c", "d", 11, 0)})
+	lines = Table(
+		alone("a", "b", "c", "d"),
+		[]Result{
+			one("a", "b", 11, 9),
+			one("b", "c", 11, 0),
+			one("b", "d", 11, 0),
+			one("a", "c", 11, 9),
+			one("d", "a", 11, 0),
+			one("c", "d", 11, 0),
+		},
+	)
 	require.Equal(t, []string{"a"}, lines[0].Names)
 	draw := Table(alone("a", "b"), []Result{one("a", "b", 5, 5)})
 	require.Equal(t, 1, draw[1].Place)
@@ -299,7 +343,10 @@ func TestATableOfResults(t *testing.T) {
 	pairs := Table([][]string{{"c", "d"}, {"a", "b"}}, []Result{two})
 	require.Equal(t, []string{"a", "b"}, pairs[0].Names)
 	require.Equal(t, []int{1, 6, 3}, []int{pairs[0].Won, pairs[0].For, pairs[0].Against})
-	each := Table(alone("a", "b", "c", "d"), []Result{two, {Near: []string{"a", "c"}, Far: []string{"b", "d"}, NearPoints: 6, FarPoints: 2}})
+	each := Table(
+		alone("a", "b", "c", "d"),
+		[]Result{two, {Near: []string{"a", "c"}, Far: []string{"b", "d"}, NearPoints: 6, FarPoints: 2}},
+	)
 	require.Equal(t, []string{"a"}, each[0].Names)
 	require.Equal(t, []int{2, 12, 5}, []int{each[0].Won, each[0].For, each[0].Against})
 }

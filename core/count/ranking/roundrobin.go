@@ -17,8 +17,8 @@ type Fixture struct {
 }
 
 // RoundRobin lets all sides, players or pairs, play each other once on so many courts, with minutes for each game.
-// Rounds are made by turning a circle; where there are too few courts for a round its games follow one another, and who has rested
-// longest goes first. It returns invalid.Fields.
+// Rounds are made by turning a circle; where there are too few courts for a round its games follow one another, and who
+// has rested longest goes first. It returns invalid.Fields.
 func RoundRobin(sides [][]string, courts int, minutes float64) ([]Fixture, error) {
 	var wrong invalid.Fields
 	if len(sides) < 2 || len(sides) > 40 {
@@ -43,12 +43,19 @@ func RoundRobin(sides [][]string, courts int, minutes float64) ([]Fixture, error
 	fixtures := timetable(circle(len(sides)), courts)
 	list := make([]Fixture, len(fixtures))
 	for i, f := range fixtures {
-		list[i] = Fixture{Near: sides[f.game[0]], Far: sides[f.game[1]], Slot: f.slot, Court: f.court, Minute: float64(f.slot-1) * minutes}
+		list[i] = Fixture{
+			Near:   sides[f.game[0]],
+			Far:    sides[f.game[1]],
+			Slot:   f.slot,
+			Court:  f.court,
+			Minute: float64(f.slot-1) * minutes,
+		}
 	}
 	return list, nil
 }
 
-// circle lists who meets whom in a round robin of so many sides, round by round: one stays, the others move on by one place.
+// circle lists who meets whom in a round robin of so many sides, round by round: one stays, the others move on by one
+// place.
 func circle(sides int) [][2]int {
 	const nobody = -1 // who meets it has a rest
 	ring := make([]int, 0, sides+1)
@@ -79,8 +86,8 @@ type slotted struct {
 	slot, court int
 }
 
-// timetable puts games into slots, so that nobody plays twice in one, as few slots as it finds: in each slot those go first whose
-// players have rested longest.
+// timetable puts games into slots, so that nobody plays twice in one, as few slots as it finds: in each slot those go
+// first whose players have rested longest.
 func timetable(games [][2]int, courts int) []slotted {
 	last, left := map[int]int{}, map[int]int{}
 	for _, g := range games {
@@ -95,7 +102,10 @@ func timetable(games [][2]int, courts int) []slotted {
 		}
 		rest := func(i int) int { return slot - max(last[games[i][0]], last[games[i][1]]) }
 		open := func(i int) int { return left[games[i][0]] + left[games[i][1]] }
-		slices.SortStableFunc(order, func(a, b int) int { return cmp.Or(cmp.Compare(open(b), open(a)), cmp.Compare(rest(b), rest(a))) })
+		slices.SortStableFunc(
+			order,
+			func(a, b int) int { return cmp.Or(cmp.Compare(open(b), open(a)), cmp.Compare(rest(b), rest(a))) },
+		)
 		busy, taken := map[int]bool{}, map[int]bool{}
 		for _, i := range order {
 			g := games[i]
@@ -152,8 +162,9 @@ func (l *Line) note(won float64, points, against int) {
 	}
 }
 
-// Table sorts all sides by games won, drawn ones as a half, then by what they won against those who have as many, then by the
-// difference of points, then by points won. Who is equal in all of it shares a place. A player has what was won with any partner.
+// Table sorts all sides by games won, drawn ones as a half, then by what they won against those who have as many, then
+// by the difference of points, then by points won. Who is equal in all of it shares a place. A player has what was won
+// with any partner.
 func Table(sides [][]string, results []Result) []Line {
 	lines := make([]Line, len(sides))
 	for i, side := range sides {

@@ -11,7 +11,8 @@ import (
 // asManySteps is how many makes are followed at most, beyond what was hoped for.
 const asManySteps = 20_000
 
-// asMany is the standing of as many as possible within a time: what was hoped for is no end, only the time is, and what comes after it is none of it.
+// asMany is the standing of as many as possible within a time: what was hoped for is no end, only the time is, and what
+// comes after it is none of it.
 func (g Goal) asMany(entries []tally.Entry) Standing {
 	s := Standing{Wanted: g.Steps()}
 	end := timeUp(entries)

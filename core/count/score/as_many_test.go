@@ -24,7 +24,8 @@ func stand(goals score.Course, entries []tally.Entry) (score.Standing, bool) {
 	return s, goals.Over(s, entries)
 }
 
-// Sixty were hoped for in three minutes and were there after half a minute: what counts is how many there are when the time is up.
+// Sixty were hoped for in three minutes and were there after half a minute: what counts is how many there are when the
+// time is up.
 func TestAsManyAsPossibleGoesOnUntilItsTimeIsUp(t *testing.T) {
 	goals := score.Course{{Kind: score.AsManyAsPossible, Count: 60, Minutes: 3}}
 	sixty := tally.Entry{Kind: tally.Rally, Strokes: 60}
@@ -38,7 +39,10 @@ func TestAsManyAsPossibleGoesOnUntilItsTimeIsUp(t *testing.T) {
 	require.Equal(t, "85, hoping for 60", s.Sentence)
 
 	up := tally.Entry{Kind: tally.TimeUp}
-	s, over = stand(goals, inTurn(sixty, tally.Entry{Kind: tally.Rally, Strokes: 25}, up, tally.Entry{Kind: tally.Rally, Strokes: 100}))
+	s, over = stand(
+		goals,
+		inTurn(sixty, tally.Entry{Kind: tally.Rally, Strokes: 25}, up, tally.Entry{Kind: tally.Rally, Strokes: 100}),
+	)
 	require.True(t, s.Met)
 	require.True(t, over)
 	require.Equal(t, "85, hoped for 60; the time is up", s.Sentence, "what comes after the time is none of it")
@@ -50,7 +54,10 @@ func TestAsManyAsPossibleGoesOnUntilItsTimeIsUp(t *testing.T) {
 	require.True(t, over)
 
 	// Taken back, it goes on.
-	s, over = stand(goals, inTurn(tally.Entry{Kind: tally.Rally, Strokes: 59}, up, tally.Entry{Kind: tally.Undo}, tally.Entry{Kind: tally.Made}))
+	s, over = stand(
+		goals,
+		inTurn(tally.Entry{Kind: tally.Rally, Strokes: 59}, up, tally.Entry{Kind: tally.Undo}, tally.Entry{Kind: tally.Made}),
+	)
 	require.True(t, s.Met)
 	require.False(t, over)
 }
@@ -83,7 +90,8 @@ func TestMoreMadeNeverStandLower(t *testing.T) {
 	})
 }
 
-// Whatever is counted, what it takes to say how it stands is bounded: a thousand rallies of 500 strokes, in sets of 500.
+// Whatever is counted, what it takes to say how it stands is bounded: a thousand rallies of 500 strokes, in sets of
+// 500.
 func TestAsManyAsPossibleIsBounded(t *testing.T) {
 	goals := score.Course{{Kind: score.AsManyAsPossible, Count: 4, Of: 500, Minutes: 3}}
 	require.NoError(t, goals.Check())

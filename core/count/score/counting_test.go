@@ -21,7 +21,8 @@ type countedGoal struct {
 }
 
 func (g countedGoal) goal(t *testing.T) score.Goal {
-	miss := map[string]score.AfterMiss{"zero": score.BackToZero, "stage": score.BackToStage, "carries on": score.CarriesOn}[g.School]
+	miss := map[string]score.AfterMiss{"zero": score.BackToZero, "stage": score.BackToStage,
+		"carries on": score.CarriesOn}[g.School]
 	switch g.Kind {
 	case "total":
 		return score.Goal{Kind: score.Total, Count: g.Count}
@@ -53,7 +54,8 @@ func countedEvent(t *testing.T, raw json.RawMessage, seq int) tally.Entry {
 	e := tally.Entry{Seq: seq, At: time.Date(2026, 3, 10, 16, 0, seq, 0, time.UTC)}
 	var word string
 	if json.Unmarshal(raw, &word) == nil {
-		e.Kind = map[string]tally.Kind{"make": tally.Made, "miss": tally.Missed, "again": tally.Again, "undo": tally.Undo}[word]
+		e.Kind = map[string]tally.Kind{"make": tally.Made, "miss": tally.Missed, "again": tally.Again,
+			"undo": tally.Undo}[word]
 		require.NotEmpty(t, e.Kind, word)
 		return e
 	}

@@ -57,8 +57,8 @@ func (c Course) Steps() int {
 	return sum
 }
 
-// Over says whether nothing counts towards it any more, at what it stands after what several devices counted: it is met or lost, or, of as many
-// as possible, its time is up.
+// Over says whether nothing counts towards it any more, at what it stands after what several devices counted: it is met
+// or lost, or, of as many as possible, its time is up.
 func (c Course) Over(s Standing, devices ...[]tally.Entry) bool {
 	if len(c) == 1 && c[0].Kind == AsManyAsPossible {
 		return timeUp(tally.InOrder(devices...)) >= 0
@@ -129,7 +129,10 @@ func (c Course) Stand(devices ...[]tally.Entry) Standing {
 	m, states := c.stepped(entries)
 	s := c.standing(m, states, tally.CountOf(entries))
 	if n := len(entries); n > 0 && !s.Met && c.tooSlow(entries[n-1]) {
-		s.Sentence += fmt.Sprintf("; the last one got to %s: too slow", units.Count(entries[n-1].Strokes, "stroke", "strokes"))
+		s.Sentence += fmt.Sprintf(
+			"; the last one got to %s: too slow",
+			units.Count(entries[n-1].Strokes, "stroke", "strokes"),
+		)
 	}
 	return s
 }

@@ -15,8 +15,17 @@ import (
 func following(t *rapid.T, label string) score.Goal {
 	n := rapid.IntRange(1, 4).Draw(t, label)
 	return rapid.SampledFrom([]score.Goal{
-		{Kind: score.Total, Count: n}, {Kind: score.Streak, Count: n, Sets: 2}, {Kind: score.Streak, Count: n, Miss: score.CarriesOn},
-		{Kind: score.Stages, Stages: []score.Stage{{Count: n}, {Count: 2}}}, {Kind: score.Routine, Count: n, Then: 2, Sets: 2},
+		{
+			Kind:  score.Total,
+			Count: n,
+		},
+		{Kind: score.Streak, Count: n, Sets: 2},
+		{Kind: score.Streak, Count: n, Miss: score.CarriesOn},
+		{
+			Kind:   score.Stages,
+			Stages: []score.Stage{{Count: n}, {Count: 2}},
+		},
+		{Kind: score.Routine, Count: n, Then: 2, Sets: 2},
 	}).Draw(t, label+" kind")
 }
 
@@ -49,7 +58,8 @@ func TestACourseIsItsGoalsOneAfterAnother(t *testing.T) {
 	})
 }
 
-// By hand: ten in all, then five in a row. 12 balls with 10 made meet the first with the twelfth; the row begins after it.
+// By hand: ten in all, then five in a row. 12 balls with 10 made meet the first with the twelfth; the row begins after
+// it.
 func TestTenThenFiveInARow(t *testing.T) {
 	course := score.Course{{Kind: score.Total, Count: 10}, {Kind: score.Streak, Count: 5}}
 	require.NoError(t, course.Check())
@@ -60,9 +70,15 @@ func TestTenThenFiveInARow(t *testing.T) {
 	}
 	require.Equal(t, "goal 1 of 2: 4 of 10", course.Stand([]tally.Entry{turn(0, 4, 6)}).Sentence)
 	require.Equal(t, "goal 2 of 2: 0 in a row", course.Stand([]tally.Entry{turn(0, 4, 6), turn(1, 6, 6)}).Sentence)
-	// 7 of 8 after nine: the miss may be the first of the eight or the last, so the row is 0 to 6 long – or the five are there.
-	require.Equal(t, "perhaps met: the order of a turn is not known", course.Stand([]tally.Entry{turn(0, 9, 12), turn(1, 7, 8)}).Sentence)
-	// 1 of 2 after nine leads on to the row in both orders, but a miss may have come behind the make: the row is at nothing.
+	// 7 of 8 after nine: the miss may be the first of the eight or the last, so the row is 0 to 6 long – or the five are
+	// there.
+	require.Equal(
+		t,
+		"perhaps met: the order of a turn is not known",
+		course.Stand([]tally.Entry{turn(0, 9, 12), turn(1, 7, 8)}).Sentence,
+	)
+	// 1 of 2 after nine leads on to the row in both orders, but a miss may have come behind the make: the row is at
+	// nothing.
 	require.Equal(t, "goal 2 of 2: 0 in a row", course.Stand([]tally.Entry{turn(0, 9, 12), turn(1, 1, 2)}).Sentence)
 	require.True(t, course.Stand([]tally.Entry{turn(0, 10, 12), turn(1, 5, 5)}).Met)
 }
@@ -79,11 +95,30 @@ func TestWhatIsWrongWithACourse(t *testing.T) {
 		require.Error(t, c.Check(), path)
 	}
 	require.Error(t, score.Course{total, total, total, total, total, total, total}.Check())
-	require.ErrorContains(t, score.Course{{Kind: score.Total, Count: 1000}, {Kind: score.Total, Count: 1000}, total}.Check(), "2010 to be made in all")
+	require.ErrorContains(
+		t,
+		score.Course{{Kind: score.Total, Count: 1000}, {Kind: score.Total, Count: 1000}, total}.Check(),
+		"2010 to be made in all",
+	)
 }
 
 func TestWhatAUnitTakes(t *testing.T) {
-	row, race, band, run := score.Goal{Kind: score.Streak, Count: 5}, score.Goal{Kind: score.FirstTo, Count: 11}, score.Goal{Kind: score.Rallies, Count: 3, From: 4, To: 19}, score.Goal{Kind: score.WithinATime, Count: 3, Seconds: 40}
+	row, race, band, run := score.Goal{
+		Kind:  score.Streak,
+		Count: 5,
+	}, score.Goal{
+		Kind:  score.FirstTo,
+		Count: 11,
+	}, score.Goal{
+		Kind:  score.Rallies,
+		Count: 3,
+		From:  4,
+		To:    19,
+	}, score.Goal{
+		Kind:    score.WithinATime,
+		Count:   3,
+		Seconds: 40,
+	}
 	for _, u := range []score.Unit{score.Ball, score.Sequence, score.Repetition, score.Point, score.Rally, score.Time} {
 		require.Equal(t, u != score.Rally && u != score.Time, u.Takes(row), "%s", u)
 		require.Equal(t, u == score.Point, u.Takes(race), "%s", u)

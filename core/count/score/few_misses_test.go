@@ -28,7 +28,15 @@ func TestMissesOfOneKind(t *testing.T) {
 	require.NoError(t, g.Check())
 	require.Equal(t, "at most 1 ball into the net in 6 balls", g.String())
 	made := tally.Entry{Kind: tally.Made}
-	net, long, unmarked := tally.Entry{Kind: tally.Missed, Miss: tally.IntoNet}, tally.Entry{Kind: tally.Missed, Miss: tally.Long}, tally.Entry{Kind: tally.Missed}
+	net, long, unmarked := tally.Entry{
+		Kind: tally.Missed,
+		Miss: tally.IntoNet,
+	}, tally.Entry{
+		Kind: tally.Missed,
+		Miss: tally.Long,
+	}, tally.Entry{
+		Kind: tally.Missed,
+	}
 	require.Equal(t, "4 of 6 balls, 1 ball into the net of at most 1", standingOf(g, made, long, net, long).Sentence)
 	require.True(t, standingOf(g, made, long, net, long, long, made).Met, "long ones do not count")
 	require.True(t, standingOf(g, net, made, net).Lost)
@@ -44,7 +52,14 @@ func TestFewMissesUntilTheTimeIsUp(t *testing.T) {
 	g := score.Goal{Kind: score.FewMisses, Count: 1, Misses: 2, Minutes: 5, Only: tally.Wide}
 	require.NoError(t, g.Check())
 	require.Equal(t, "at most 2 balls wide in 5 min", g.String())
-	made, wide, up := tally.Entry{Kind: tally.Made}, tally.Entry{Kind: tally.Missed, Miss: tally.Wide}, tally.Entry{Kind: tally.TimeUp}
+	made, wide, up := tally.Entry{
+		Kind: tally.Made,
+	}, tally.Entry{
+		Kind: tally.Missed,
+		Miss: tally.Wide,
+	}, tally.Entry{
+		Kind: tally.TimeUp,
+	}
 	s := standingOf(g, made, wide, made, made)
 	require.Equal(t, "1 ball wide of at most 2 until the time is up", s.Sentence)
 	require.False(t, s.Met || s.Lost || s.Perhaps)
@@ -58,12 +73,24 @@ func TestFewMissesUntilTheTimeIsUp(t *testing.T) {
 // Whatever comes, the machine of a time and that of as many balls as were played agree at the end of the time.
 func TestATimeIsAsManyBallsAsThereWere(t *testing.T) {
 	rapid.Check(t, func(t *rapid.T) {
-		kinds := []tally.Entry{{Kind: tally.Made}, {Kind: tally.Missed, Miss: tally.IntoNet}, {Kind: tally.Missed, Miss: tally.Long}}
+		kinds := []tally.Entry{
+			{Kind: tally.Made},
+			{Kind: tally.Missed, Miss: tally.IntoNet},
+			{Kind: tally.Missed, Miss: tally.Long},
+		}
 		list := rapid.SliceOfN(rapid.SampledFrom(kinds), 4, 30).Draw(t, "balls")
-		g := score.Goal{Kind: score.FewMisses, Misses: rapid.IntRange(0, 3).Draw(t, "misses"), Only: rapid.SampledFrom([]tally.Miss{"", tally.IntoNet}).Draw(t, "kind")}
+		g := score.Goal{
+			Kind:   score.FewMisses,
+			Misses: rapid.IntRange(0, 3).Draw(t, "misses"),
+			Only:   rapid.SampledFrom([]tally.Miss{"", tally.IntoNet}).Draw(t, "kind"),
+		}
 		timed, balls := g, g
 		timed.Count, timed.Minutes, balls.Count = 1, 1, len(list)
-		require.Equal(t, standingOf(balls, list...).Met, standingOf(timed, append(list, tally.Entry{Kind: tally.TimeUp})...).Met)
+		require.Equal(
+			t,
+			standingOf(balls, list...).Met,
+			standingOf(timed, append(list, tally.Entry{Kind: tally.TimeUp})...).Met,
+		)
 	})
 }
 

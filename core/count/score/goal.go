@@ -239,7 +239,12 @@ func (g Goal) String() string {
 		}
 		return fmt.Sprintf("%s in stages, after a miss %s", strings.Join(parts, " + "), g.Miss)
 	case Routine:
-		return fmt.Sprintf("%d made, then %d in a row, for each of %s", g.Count, g.Then, units.Count(g.sets(), "part", "parts"))
+		return fmt.Sprintf(
+			"%d made, then %d in a row, for each of %s",
+			g.Count,
+			g.Then,
+			units.Count(g.sets(), "part", "parts"),
+		)
 	case Together:
 		return fmt.Sprintf("%d made together", g.Count)
 	case AsManyAsPossible:

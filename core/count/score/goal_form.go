@@ -25,8 +25,19 @@ func Forms() []Form {
 	forms := []Form{
 		{Label: "made in all", Counted: number, First: Goal{Kind: Total, Count: 10}, Least: 1, Most: MaxCount},
 		{Counted: number, First: Goal{Kind: Streak, Count: 5}, Least: 1, Most: 10, Misses: schools},
-		{First: Goal{Kind: Stages, Count: 1, Stages: []Stage{{Count: 5}, {Count: 5}}}, Least: 1, Most: 1, Misses: []AfterMiss{BackToZero, BackToStage, CarriesOn}},
-		{Counted: "Made for each part", First: Goal{Kind: Routine, Count: 10, Then: 5, Sets: 1}, Least: 1, Most: MaxCount, Misses: schools},
+		{
+			First:  Goal{Kind: Stages, Count: 1, Stages: []Stage{{Count: 5}, {Count: 5}}},
+			Least:  1,
+			Most:   1,
+			Misses: []AfterMiss{BackToZero, BackToStage, CarriesOn},
+		},
+		{
+			Counted: "Made for each part",
+			First:   Goal{Kind: Routine, Count: 10, Then: 5, Sets: 1},
+			Least:   1,
+			Most:    MaxCount,
+			Misses:  schools,
+		},
 		{Counted: number, First: Goal{Kind: Together, Count: 25}, Least: 1, Most: MaxCount},
 		{Counted: "Hoping for", First: Goal{Kind: AsManyAsPossible, Count: 10, Minutes: 3}, Least: 1, Most: MaxCount},
 		{Counted: "Points to win", First: Goal{Kind: FirstTo, Count: 11}, Least: 5, Most: maxRace},

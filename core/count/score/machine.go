@@ -175,7 +175,8 @@ func (g Goal) race() *Machine {
 // their points first has won, however many the other needs.
 func (g Goal) leads(by int) bool { return g.Lead < 2 || by >= g.Lead }
 
-// fewMisses is so many balls with at most so many misses. Of a time, the balls are not counted: its end is met, see step.
+// fewMisses is so many balls with at most so many misses. Of a time, the balls are not counted: its end is met, see
+// step.
 func (g Goal) fewMisses() *Machine {
 	if g.Timed() {
 		m := &Machine{}
@@ -211,8 +212,8 @@ func (g Goal) tries() *Machine {
 }
 
 // grow finds all states that a rule leads to, in the order in which they are first reached. The rule says where a score
-// stands that was just counted: as which score it goes on, or which end it is. The scores that go on stay below high for
-// makes and wide for misses.
+// stands that was just counted: as which score it goes on, or which end it is. The scores that go on stay below high
+// for makes and wide for misses.
 func grow(high, wide int, rule func(cell) (cell, State)) *Machine {
 	m := &Machine{next: make([][2]State, 0, high*wide)}
 	cells := make([]cell, 1, high*wide)

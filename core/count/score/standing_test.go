@@ -91,7 +91,12 @@ func on(g score.Goal, makes []bool) (met, lost bool) {
 
 func anyGoal(t *rapid.T) score.Goal {
 	small := func(name string) int { return rapid.IntRange(1, 6).Draw(t, name) }
-	g := score.Goal{Kind: rapid.SampledFrom([]score.Kind{score.Total, score.Streak, score.Stages, score.Routine, score.FirstTo, score.SetsInRallies, score.FewMisses, score.WithinATime}).Draw(t, "kind"), Count: small("count")}
+	g := score.Goal{
+		Kind: rapid.SampledFrom([]score.Kind{score.Total, score.Streak, score.Stages, score.Routine, score.FirstTo,
+			score.SetsInRallies, score.FewMisses, score.WithinATime}).
+			Draw(t, "kind"),
+		Count: small("count"),
+	}
 	schools := []score.AfterMiss{"", score.BackToZero, score.CarriesOn}
 	switch g.Kind {
 	case score.Streak:
@@ -168,7 +173,10 @@ func TestATurnIsEveryOrderOfIt(t *testing.T) {
 				certain, possible = certain && met, possible || met
 			}
 		}
-		entries := append(entriesOf(before), tally.Entry{Seq: len(before), Kind: tally.Turn, Made: x, Of: n, At: time.Date(2026, 3, 10, 17, 0, 0, 0, time.UTC)})
+		entries := append(
+			entriesOf(before),
+			tally.Entry{Seq: len(before), Kind: tally.Turn, Made: x, Of: n, At: time.Date(2026, 3, 10, 17, 0, 0, 0, time.UTC)},
+		)
 		s := score.Course{g}.Stand(entries)
 		require.Equal(t, []bool{certain, possible}, []bool{s.Met, s.Met || s.Perhaps}, "%s", g)
 	})
@@ -210,13 +218,15 @@ func TestHowFarAlongIsSaid(t *testing.T) {
 		{score.Goal{Kind: score.Total, Count: 10}, makes(3), "3 of 10"},
 		{score.Goal{Kind: score.Streak, Count: 5}, makes(4), "4 in a row"},
 		{score.Goal{Kind: score.Streak, Count: 5, Sets: 3}, makes(7), "1 of 3 times, 2 in a row"},
-		{score.Goal{Kind: score.Stages, Stages: []score.Stage{{Count: 3}, {Count: 2}}, Miss: score.BackToStage}, makes(4), "stage 2 of 2, 1 of 2"},
+		{score.Goal{Kind: score.Stages, Stages: []score.Stage{{Count: 3}, {Count: 2}}, Miss: score.BackToStage}, makes(4),
+			"stage 2 of 2, 1 of 2"},
 		{score.Goal{Kind: score.Routine, Count: 3, Sets: 2, Then: 2}, makes(4), "part 1 of 2: 1 in a row"},
 		{score.Goal{Kind: score.Routine, Count: 3, Sets: 2, Then: 2}, makes(6), "part 2 of 2: 1 of 3 made"},
 		{score.Goal{Kind: score.SetsInRallies, Count: 4, Of: 2}, makes(5), "2 of 4 sets"},
 		{score.Goal{Kind: score.FirstTo, Count: 4, Lead: 2}, []bool{true, false, true}, "2 : 1"},
 		{score.Goal{Kind: score.FirstTo, Count: 2, Lead: 2}, []bool{true, false, true, false, true, false, true}, "4 : 3"},
-		{score.Goal{Kind: score.FewMisses, Count: 8, Misses: 2}, []bool{true, false, true}, "3 of 8 balls, 1 miss of at most 2"},
+		{score.Goal{Kind: score.FewMisses, Count: 8, Misses: 2}, []bool{true, false, true}, "3 of 8 balls, 1 miss of at " +
+			"most 2"},
 		{score.Goal{Kind: score.FewMisses, Count: 8, Misses: 0}, []bool{true, false}, "one miss too many"},
 	} {
 		require.Equal(t, c.want, score.Course{c.goal}.Stand(entriesOf(c.makes)).Sentence, "%s", c.goal)
@@ -233,5 +243,9 @@ func TestHowFarAlongIsSaid(t *testing.T) {
 	require.Equal(t, "met, 39.9 s", score.Course{run}.Stand(timed(44, 41.2, 39.9)).Sentence)
 	require.Equal(t, "not within it; best 40.1 s", score.Course{run}.Stand(timed(44, 41.2, 40.1)).Sentence)
 	turn := []tally.Entry{{Kind: tally.Turn, Made: 4, Of: 5, At: time.Date(2026, 3, 10, 16, 0, 0, 0, time.UTC)}}
-	require.Equal(t, "perhaps met: the order of a turn is not known", score.Course{score.Goal{Kind: score.Streak, Count: 3}}.Stand(turn).Sentence)
+	require.Equal(
+		t,
+		"perhaps met: the order of a turn is not known",
+		score.Course{score.Goal{Kind: score.Streak, Count: 3}}.Stand(turn).Sentence,
+	)
 }

@@ -13,8 +13,10 @@ import (
 // Kind is what a coach tapped.
 type Kind string
 
-// Made and Missed are one ball, or a point; Turn is a whole turn at once; Rally is one rally with its strokes; Timed is one try on the clock; Again is a ball that is played again after a
-// bad feed or a let, and counts for nobody; TimeUp is the end of the time that a goal has; Fault is a fault that was seen, which is no ball; Undo takes back the last tap that still stands.
+// Made and Missed are one ball, or a point; Turn is a whole turn at once; Rally is one rally with its strokes; Timed is
+// one try on the clock; Again is a ball that is played again after a bad feed or a let, and counts for nobody; TimeUp
+// is the end of the time that a goal has; Fault is a fault that was seen, which is no ball; Undo takes back the last
+// tap that still stands.
 const (
 	Made   Kind = "made"
 	Missed Kind = "missed"

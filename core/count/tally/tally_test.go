@@ -39,17 +39,27 @@ func TestFold(t *testing.T) {
 	}{
 		{"nothing yet", nil, tally.Count{}},
 		{"made ones in a row", entries(made, made, made), tally.Count{Made: 3, Balls: 3, Streak: 3, Best: 3, Taps: 3}},
-		{"a miss ends the streak and keeps the best", entries(made, made, missed, made), tally.Count{Made: 3, Balls: 4, Streak: 1, Best: 2, Taps: 4}},
-		{"undo takes back the last one", entries(made, missed, undo), tally.Count{Made: 1, Balls: 1, Streak: 1, Best: 1, Taps: 1}},
-		{"undo twice takes back two", entries(made, made, missed, undo, undo), tally.Count{Made: 1, Balls: 1, Streak: 1, Best: 1, Taps: 1}},
+		{"a miss ends the streak and keeps the best", entries(made, made, missed, made),
+			tally.Count{Made: 3, Balls: 4, Streak: 1, Best: 2, Taps: 4}},
+		{"undo takes back the last one", entries(made, missed, undo),
+			tally.Count{Made: 1, Balls: 1, Streak: 1, Best: 1, Taps: 1}},
+		{"undo twice takes back two", entries(made, made, missed, undo, undo),
+			tally.Count{Made: 1, Balls: 1, Streak: 1, Best: 1, Taps: 1}},
 		{"undo of nothing is nothing", entries(undo, made), tally.Count{Made: 1, Balls: 1, Streak: 1, Best: 1, Taps: 1}},
-		{"a whole turn made lengthens the streak", entries(made, [2]int{5, 5}), tally.Count{Made: 6, Balls: 6, Streak: 6, Best: 6, Taps: 2}},
-		{"4 of 5 is certain to hold 2 in a row", entries([2]int{4, 5}), tally.Count{Made: 4, Balls: 5, Best: 2, AtLeast: true, Taps: 1}},
-		{"a ball played again counts for nobody", entries(made, tally.Again, made), tally.Count{Made: 2, Balls: 2, Streak: 2, Best: 2, Taps: 3}},
-		{"undo takes back a ball played again", entries(made, tally.Again, undo), tally.Count{Made: 1, Balls: 1, Streak: 1, Best: 1, Taps: 1}},
-		{"a choice is counted apart", []tally.Entry{{Kind: made, Choice: tally.WrongChoice}, {Seq: 1, Kind: missed, Choice: tally.RightChoice}}, tally.Count{Made: 1, Balls: 2, Best: 1, Right: 1, Wrong: 1, Taps: 2}},
+		{"a whole turn made lengthens the streak", entries(made, [2]int{5, 5}),
+			tally.Count{Made: 6, Balls: 6, Streak: 6, Best: 6, Taps: 2}},
+		{"4 of 5 is certain to hold 2 in a row", entries([2]int{4, 5}),
+			tally.Count{Made: 4, Balls: 5, Best: 2, AtLeast: true, Taps: 1}},
+		{"a ball played again counts for nobody", entries(made, tally.Again, made),
+			tally.Count{Made: 2, Balls: 2, Streak: 2, Best: 2, Taps: 3}},
+		{"undo takes back a ball played again", entries(made, tally.Again, undo),
+			tally.Count{Made: 1, Balls: 1, Streak: 1, Best: 1, Taps: 1}},
+		{"a choice is counted apart", []tally.Entry{{Kind: made, Choice: tally.WrongChoice},
+			{Seq: 1, Kind: missed, Choice: tally.RightChoice}}, tally.Count{Made: 1, Balls: 2, Best: 1, Right: 1, Wrong: 1,
+			Taps: 2}},
 		{"0 of 5 hides nothing", entries([2]int{0, 5}), tally.Count{Balls: 5, Taps: 1}},
-		{"taps that arrive out of order are put in order", []tally.Entry{{Seq: 2, Kind: made}, {Seq: 0, Kind: made}, {Seq: 1, Kind: missed}}, tally.Count{Made: 2, Balls: 3, Streak: 1, Best: 1, Taps: 3}},
+		{"taps that arrive out of order are put in order", []tally.Entry{{Seq: 2, Kind: made}, {Seq: 0, Kind: made},
+			{Seq: 1, Kind: missed}}, tally.Count{Made: 2, Balls: 3, Streak: 1, Best: 1, Taps: 3}},
 	} {
 		t.Run(c.name, func(t *testing.T) { require.Equal(t, c.want, tally.Fold(c.given)) })
 	}
@@ -57,7 +67,11 @@ func TestFold(t *testing.T) {
 
 func TestTwoDevicesAreCountedTogetherByTime(t *testing.T) {
 	at := func(second int) time.Time { return time.Date(2026, 3, 10, 16, 0, second, 0, time.UTC) }
-	phone := []tally.Entry{{Seq: 0, Kind: tally.Made, At: at(1)}, {Seq: 1, Kind: tally.Made, At: at(3)}, {Seq: 2, Kind: tally.Undo, At: at(4)}}
+	phone := []tally.Entry{
+		{Seq: 0, Kind: tally.Made, At: at(1)},
+		{Seq: 1, Kind: tally.Made, At: at(3)},
+		{Seq: 2, Kind: tally.Undo, At: at(4)},
+	}
 	tablet := []tally.Entry{{Seq: 0, Kind: tally.Missed, At: at(0)}, {Seq: 1, Kind: tally.Made, At: at(2)}}
 	require.Equal(t, tally.Count{Made: 2, Balls: 3, Streak: 2, Best: 2, Taps: 3}, tally.Fold(phone, tablet))
 }
@@ -65,7 +79,11 @@ func TestTwoDevicesAreCountedTogetherByTime(t *testing.T) {
 func TestCheck(t *testing.T) {
 	at := time.Date(2026, 3, 10, 16, 0, 0, 0, time.UTC)
 	for _, year := range []int{1, 1999, 2100, 9999} {
-		require.ErrorContains(t, tally.Entry{Kind: tally.Made, At: time.Date(year, 6, 1, 0, 0, 0, 0, time.UTC)}.Check(), "between the years")
+		require.ErrorContains(
+			t,
+			tally.Entry{Kind: tally.Made, At: time.Date(year, 6, 1, 0, 0, 0, 0, time.UTC)}.Check(),
+			"between the years",
+		)
 	}
 	require.NoError(t, tally.Entry{At: at, Kind: tally.Turn, Made: 4, Of: 5}.Check())
 	require.ErrorContains(t, tally.Entry{At: at, Kind: tally.Turn, Made: 6, Of: 5}.Check(), "made")
@@ -75,12 +93,20 @@ func TestCheck(t *testing.T) {
 	require.NoError(t, tally.Entry{At: at, Kind: tally.Made, Landing: place}.Check())
 	require.ErrorContains(t, tally.Entry{At: at, Kind: tally.Turn, Made: 4, Of: 5, Landing: place}.Check(), "single ball")
 	require.ErrorContains(t, tally.Entry{At: at, Kind: tally.Again, Choice: tally.RightChoice}.Check(), "choice")
-	require.ErrorContains(t, tally.Entry{At: at, Kind: tally.Missed, Landing: &court.Point{X: 900}}.Check(), "near the court")
+	require.ErrorContains(
+		t,
+		tally.Entry{At: at, Kind: tally.Missed, Landing: &court.Point{X: 900}}.Check(),
+		"near the court",
+	)
 	zone := &court.Zone{Left: 1, Right: 2, Bottom: 8, Top: 10}
 	require.NoError(t, tally.Entry{At: at, Kind: tally.Missed, Zone: zone}.Check())
 	require.ErrorContains(t, tally.Entry{At: at, Kind: tally.Again, Zone: zone}.Check(), "single ball")
 	require.ErrorContains(t, tally.Entry{At: at, Kind: tally.Made, Zone: zone, Landing: place}.Check(), "not by both")
-	require.ErrorContains(t, tally.Entry{At: at, Kind: tally.Made, Zone: &court.Zone{Left: 2, Right: 1, Bottom: 8, Top: 10}}.Check(), "zone")
+	require.ErrorContains(
+		t,
+		tally.Entry{At: at, Kind: tally.Made, Zone: &court.Zone{Left: 2, Right: 1, Bottom: 8, Top: 10}}.Check(),
+		"zone",
+	)
 }
 
 func TestLandingsThatStand(t *testing.T) {
@@ -89,7 +115,12 @@ func TestLandingsThatStand(t *testing.T) {
 	require.Equal(t, []court.Point{{X: 1}, {X: 3}}, tally.Landings(list))
 	list[0].Zone, list[1].Zone = &court.Zone{Left: 1, Right: 2}, &court.Zone{Left: 5, Right: 6}
 	sum := tally.Summarise(list)
-	require.Equal(t, []tally.Zoned{{Zone: court.Zone{Left: 1, Right: 2}, Balls: 1}}, sum.Zones, "what was taken back counts nowhere")
+	require.Equal(
+		t,
+		[]tally.Zoned{{Zone: court.Zone{Left: 1, Right: 2}, Balls: 1}},
+		sum.Zones,
+		"what was taken back counts nowhere",
+	)
 	require.Equal(t, 2, sum.Landed)
 	require.Equal(t, list[4].At, sum.Last)
 	require.Equal(t, tally.Fold(list), sum.Count)
@@ -144,7 +175,11 @@ func TestTheOtherSideHasItTheOtherWayRound(t *testing.T) {
 		n := rapid.IntRange(1, 30).Draw(t, "taps")
 		var own, other []tally.Entry
 		for i := range n {
-			e := tally.Entry{Seq: i, Kind: rapid.SampledFrom([]tally.Kind{tally.Made, tally.Missed, tally.Turn, tally.Undo, tally.Again}).Draw(t, "kind")}
+			e := tally.Entry{
+				Seq: i,
+				Kind: rapid.SampledFrom([]tally.Kind{tally.Made, tally.Missed, tally.Turn, tally.Undo, tally.Again}).
+					Draw(t, "kind"),
+			}
 			if e.Kind == tally.Turn {
 				e.Of = rapid.IntRange(1, 9).Draw(t, "of")
 				e.Made = rapid.IntRange(0, e.Of).Draw(t, "made")

@@ -1,4 +1,5 @@
-// Package catalogue finds drills: by words as they are typed, by what a coach has, and in the order that serves a student.
+// Package catalogue finds drills: by words as they are typed, by what a coach has, and in the order that serves a
+// student.
 package catalogue
 
 import (
@@ -69,7 +70,10 @@ func New(id string, builtIn, archived bool, d drill.Document, minutes float64) E
 
 // split are the words of a text in small letters.
 func split(text string) []string {
-	return strings.FieldsFunc(strings.ToLower(text), func(r rune) bool { return !unicode.IsLetter(r) && !unicode.IsDigit(r) })
+	return strings.FieldsFunc(
+		strings.ToLower(text),
+		func(r rune) bool { return !unicode.IsLetter(r) && !unicode.IsDigit(r) },
+	)
 }
 
 // Tags are the words that say what a drill is like.
@@ -132,7 +136,8 @@ func (q Query) matches(e Entry, words []string) (score int, ok bool) {
 		q.Players > 0 && d.Starts() > q.Players,
 		q.Minutes > 0 && e.Minutes > q.Minutes,
 		q.Among != nil && !slices.Contains(q.Among, e.ID),
-		q.Stroke != "" && d.Stroke != q.Stroke && !slices.ContainsFunc(d.Pattern.Tasks, func(t feed.Task) bool { return t.Stroke == q.Stroke }):
+		q.Stroke != "" && d.Stroke != q.Stroke && !slices.ContainsFunc(d.Pattern.Tasks,
+			func(t feed.Task) bool { return t.Stroke == q.Stroke }):
 		return 0, false
 	}
 	if q.Equipment == OnlyBalls && slices.ContainsFunc(d.Carry(), func(line string) bool { return !ballsOnly(line) }) {
@@ -172,7 +177,10 @@ func (q Query) matches(e Entry, words []string) (score int, ok bool) {
 // ballsOnly says whether a piece of equipment is what balls come in.
 func ballsOnly(line string) bool {
 	for _, word := range split(line) {
-		if strings.HasPrefix(word, "ball") && word != "ballmachine" || strings.HasPrefix(word, "shuttle") || strings.HasPrefix(word, "basket") || strings.HasPrefix(word, "tube") || strings.HasPrefix(word, "box") {
+		if strings.HasPrefix(word, "ball") && word != "ballmachine" || strings.HasPrefix(word, "shuttle") ||
+			strings.HasPrefix(word, "basket") ||
+			strings.HasPrefix(word, "tube") ||
+			strings.HasPrefix(word, "box") {
 			return !strings.Contains(strings.ToLower(line), "machine") && !strings.Contains(strings.ToLower(line), "medicine")
 		}
 	}
@@ -188,8 +196,8 @@ type Need struct {
 // IsNext is what Serves says of a drill that stands on a next step.
 const IsNext = 4
 
-// Serves says how well a drill serves somebody's next steps: IsNext where it stands on one of them, 1 where only the stroke is that
-// of one, else 0. Our own choice.
+// Serves says how well a drill serves somebody's next steps: IsNext where it stands on one of them, 1 where only the
+// stroke is that of one, else 0. Our own choice.
 func Serves(d drill.Document, needs []Need) float64 {
 	fit := 0.0
 	for _, need := range needs {
@@ -231,7 +239,8 @@ type Known struct {
 
 // Spares says whether a drill asks for nothing that somebody is spared.
 func Spares(d drill.Document, rests []student.Strain) bool {
-	return len(rests) == 0 || !slices.ContainsFunc(d.Strains(), func(s student.Strain) bool { return slices.Contains(rests, s) })
+	return len(rests) == 0 ||
+		!slices.ContainsFunc(d.Strains(), func(s student.Strain) bool { return slices.Contains(rests, s) })
 }
 
 // strained is how much a drill asks for that is to be spared.
@@ -272,7 +281,11 @@ func Search(all []Entry, q Query, order Order, known Known) []Entry {
 		case ByName:
 			by = cmp.Or(by, strings.Compare(a.Document.Name, b.Document.Name))
 		case ByNeed:
-			by = cmp.Or(by, cmp.Compare(known.strained(a.Entry), known.strained(b.Entry)), cmp.Compare(Suits(b.Document, known.Level, known.Needs), Suits(a.Document, known.Level, known.Needs)))
+			by = cmp.Or(
+				by,
+				cmp.Compare(known.strained(a.Entry), known.strained(b.Entry)),
+				cmp.Compare(Suits(b.Document, known.Level, known.Needs), Suits(a.Document, known.Level, known.Needs)),
+			)
 		case ByUse:
 			by = cmp.Or(by, strings.Compare(known.Used[a.ID], known.Used[b.ID]))
 		case ByLength:

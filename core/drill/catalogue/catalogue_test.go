@@ -66,13 +66,17 @@ func TestEachFilterIsTrueOfWhatItLeaves(t *testing.T) {
 		query catalogue.Query
 		holds func(e catalogue.Entry) bool
 	}{
-		{"sport", catalogue.Query{Sport: court.Badminton}, func(e catalogue.Entry) bool { return e.Document.Sport == court.Badminton }},
-		{"what it trains", catalogue.Query{Trains: progress.Depth}, func(e catalogue.Entry) bool { return e.Document.Rung == progress.Depth }},
-		{"level", catalogue.Query{Level: student.Club}, func(e catalogue.Entry) bool { return e.Document.Written() == student.Club }},
+		{"sport", catalogue.Query{Sport: court.Badminton},
+			func(e catalogue.Entry) bool { return e.Document.Sport == court.Badminton }},
+		{"what it trains", catalogue.Query{Trains: progress.Depth},
+			func(e catalogue.Entry) bool { return e.Document.Rung == progress.Depth }},
+		{"level", catalogue.Query{Level: student.Club},
+			func(e catalogue.Entry) bool { return e.Document.Written() == student.Club }},
 		{"minutes", catalogue.Query{Minutes: 6}, func(e catalogue.Entry) bool { return e.Minutes <= 6 }},
 		{"players", catalogue.Query{Players: 1}, func(e catalogue.Entry) bool { return e.Document.Starts() == 1 }},
 		{"stroke", catalogue.Query{Stroke: sports.ForehandVolley}, func(e catalogue.Entry) bool {
-			return e.Document.Stroke == sports.ForehandVolley || slices.ContainsFunc(e.Document.Pattern.Tasks, func(t feed.Task) bool { return t.Stroke == sports.ForehandVolley })
+			return e.Document.Stroke == sports.ForehandVolley || slices.ContainsFunc(e.Document.Pattern.Tasks,
+				func(t feed.Task) bool { return t.Stroke == sports.ForehandVolley })
 		}},
 		{"only balls", catalogue.Query{Equipment: catalogue.OnlyBalls}, func(e catalogue.Entry) bool {
 			return !slices.ContainsFunc(e.Document.Carry(), func(line string) bool {
@@ -82,7 +86,8 @@ func TestEachFilterIsTrueOfWhatItLeaves(t *testing.T) {
 		{"a piece of equipment", catalogue.Query{Equipment: "flat marker"}, func(e catalogue.Entry) bool {
 			return strings.Contains(strings.Join(e.Document.Carry(), " "), "flat marker")
 		}},
-		{"a collection", catalogue.Query{Among: []string{"2", "5"}}, func(e catalogue.Entry) bool { return e.ID == "2" || e.ID == "5" }},
+		{"a collection", catalogue.Query{Among: []string{"2", "5"}},
+			func(e catalogue.Entry) bool { return e.ID == "2" || e.ID == "5" }},
 	} {
 		t.Run(c.name, func(t *testing.T) {
 			found := catalogue.Search(all, c.query, catalogue.ByWords, catalogue.Known{})
@@ -100,14 +105,28 @@ func TestEachFilterIsTrueOfWhatItLeaves(t *testing.T) {
 func TestOrders(t *testing.T) {
 	all := many(len(library.All()))
 	need := []catalogue.Need{{Stroke: sports.Backhand, Rung: progress.Depth}}
-	known := catalogue.Known{Level: student.Club, Sport: court.Tennis, Needs: need, Used: map[string]string{"0": "2026-03-01", "1": "2026-02-01"}}
+	known := catalogue.Known{
+		Level: student.Club,
+		Sport: court.Tennis,
+		Needs: need,
+		Used:  map[string]string{"0": "2026-03-01", "1": "2026-02-01"},
+	}
 	byNeed := catalogue.Search(all, catalogue.Query{}, catalogue.ByNeed, known)
-	require.Equal(t, []any{court.Tennis, sports.Backhand, progress.Depth}, []any{byNeed[0].Document.Sport, byNeed[0].Document.Stroke, byNeed[0].Document.Rung})
+	require.Equal(
+		t,
+		[]any{court.Tennis, sports.Backhand, progress.Depth},
+		[]any{byNeed[0].Document.Sport, byNeed[0].Document.Stroke, byNeed[0].Document.Rung},
+	)
 	require.NotEqual(t, court.Tennis, byNeed[len(byNeed)-1].Document.Sport, "other sports come last, and are there")
 	require.Len(t, byNeed, len(all))
 	known.Sport = ""
 	byUse := catalogue.Search(all, catalogue.Query{}, catalogue.ByUse, known)
-	require.Equal(t, []string{"1", "0"}, []string{byUse[len(byUse)-2].ID, byUse[len(byUse)-1].ID}, "what was used last comes last")
+	require.Equal(
+		t,
+		[]string{"1", "0"},
+		[]string{byUse[len(byUse)-2].ID, byUse[len(byUse)-1].ID},
+		"what was used last comes last",
+	)
 	require.True(t, slices.IsSorted(names(catalogue.Search(all, catalogue.Query{}, catalogue.ByName, catalogue.Known{}))))
 }
 
@@ -144,7 +163,12 @@ func FuzzSearch(f *testing.F) {
 		f.Add(text, 3, 12.0)
 	}
 	f.Fuzz(func(t *testing.T, text string, players int, minutes float64) {
-		found := catalogue.Search(all, catalogue.Query{Text: text, Players: players, Minutes: minutes, Equipment: text}, catalogue.ByNeed, catalogue.Known{})
+		found := catalogue.Search(
+			all,
+			catalogue.Query{Text: text, Players: players, Minutes: minutes, Equipment: text},
+			catalogue.ByNeed,
+			catalogue.Known{},
+		)
 		require.LessOrEqual(t, len(found), len(all))
 	})
 }

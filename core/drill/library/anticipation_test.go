@@ -17,7 +17,8 @@ import (
 	"hodometer/internal/sample"
 )
 
-// Every situation becomes a drill that can be fed, with its replies drawn by their chances, and the same ones each time.
+// Every situation becomes a drill that can be fed, with its replies drawn by their chances, and the same ones each
+// time.
 func TestEverySituationMakesADrill(t *testing.T) {
 	for _, of := range sports.All() {
 		c := of.Courts[0].Court

@@ -24,8 +24,17 @@ func Bare(on court.ID, level student.Level, inBack, inSide, radius float64) (dri
 		return drill.Document{}, invalid.Fields{{Path: "court", Message: err.Error()}}
 	}
 	d := drill.Document{
-		FormatVersion: drill.FormatVersion, Name: "A mark", Sport: c.Sport, Court: c.ID, Stroke: sports.Forehand, Level: level, Turns: 1, Rung: progress.Consistency,
-		Cues: []string{}, Cautions: []string{}, Equipment: []string{},
+		FormatVersion: drill.FormatVersion,
+		Name:          "A mark",
+		Sport:         c.Sport,
+		Court:         c.ID,
+		Stroke:        sports.Forehand,
+		Level:         level,
+		Turns:         1,
+		Rung:          progress.Consistency,
+		Cues:          []string{},
+		Cautions:      []string{},
+		Equipment:     []string{},
 		Pattern: feed.Pattern{
 			Method: feed.ByRacket, Gap: 5, Sequences: 1,
 			Tasks: []feed.Task{{Stroke: sports.Forehand, Landing: court.At(0.3*c.Singles/2, -0.36*c.Length)}},
@@ -34,7 +43,10 @@ func Bare(on court.ID, level student.Level, inBack, inSide, radius float64) (dri
 	feeder, start := court.At(0, c.Length/4), court.At(0, -c.Length/2)
 	if c.HasFrontWall() {
 		d.Pattern.Method, feeder, start = feed.Partner, court.At(0.4, 1.2), court.At(0, -0.9)
-		d.Pattern.Tasks[0].Landing, d.Pattern.Tasks[0].Contact, d.Pattern.Tasks[0].Pace = court.At(1.5, -2.5), feed.Falling, sports.Gentle
+		d.Pattern.Tasks[0].Landing, d.Pattern.Tasks[0].Contact, d.Pattern.Tasks[0].Pace = court.At(
+			1.5,
+			-2.5,
+		), feed.Falling, sports.Gentle
 	}
 	if c.Above > 0 {
 		start = court.At(0, -c.Length/2-0.5) // behind the table
@@ -45,12 +57,15 @@ func Bare(on court.ID, level student.Level, inBack, inSide, radius float64) (dri
 	}
 	d.Places = []drill.Place{at(drill.Start, start), at(drill.Feeder, feeder)}
 	back, side, _ := c.Ends(false)
-	d.Measures = one(court.Ring(radius, court.From(court.Off(back, inBack, court.In), court.Off(side, inSide, court.In))), score.Goal{Kind: score.Total, Count: 10})
+	d.Measures = one(
+		court.Ring(radius, court.From(court.Off(back, inBack, court.In), court.Off(side, inSide, court.In))),
+		score.Goal{Kind: score.Total, Count: 10},
+	)
 	return d, d.Check()
 }
 
-// Begun is a drill that is begun by pressing the court where its first ball lands: for somebody of club level, with a mark to aim at
-// in the far corner. Returns invalid.Fields.
+// Begun is a drill that is begun by pressing the court where its first ball lands: for somebody of club level, with a
+// mark to aim at in the far corner. Returns invalid.Fields.
 func Begun(on court.ID, at court.Point) (drill.Document, error) {
 	c, err := sports.Court(on)
 	if err != nil {

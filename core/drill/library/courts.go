@@ -15,23 +15,38 @@ import (
 // chooses the reply (common practice, no source).
 func bollardsYourChoice() drill.Document {
 	d := bollardsAndAVolley()
-	d.Name, d.Summary = "Bollards, Your Choice", "Length or volley comes as it comes, and the player chooses the reply: right idea first, then right ball."
+	d.Name, d.Summary = "Bollards, Your Choice", "Length or volley comes as it comes, and the player chooses the "+
+		"reply: right idea first, then right ball."
 	d.Pattern.Order, d.Pattern.Seed, d.Pattern.Gap = feed.Drawn, 3, 6
 	d.Measures = counted(drill.Counts{Choices: true}, d.Measures)
 	d.Cues = []string{"Choose early", "Back to the middle whatever you chose"}
-	d.Variations = []drill.Variation{easier("More time", feed.Transformation{Kind: feed.Slow, By: 1}), harder("Fed earlier", feed.Transformation{Kind: feed.Quicken, By: 0.5})}
+	d.Variations = []drill.Variation{
+		easier("More time", feed.Transformation{Kind: feed.Slow, By: 1}),
+		harder("Fed earlier", feed.Transformation{Kind: feed.Quicken, By: 0.5}),
+	}
 	return d
 }
 
 // shuttles is a badminton drill around the base in the middle.
 func shuttles(pattern feed.Pattern, effort int) drill.Document {
 	return drill.Document{
-		FormatVersion: drill.FormatVersion, Sport: court.Badminton, Court: "badminton", Stroke: sports.Clear, Rung: progress.Consistency, Level: student.Improver,
+		FormatVersion: drill.FormatVersion,
+		Sport:         court.Badminton,
+		Court:         "badminton",
+		Stroke:        sports.Clear,
+		Rung:          progress.Consistency,
+		Level:         student.Improver,
 		Places: []drill.Place{
-			at(drill.Start, court.From(court.Between(court.NearService, court.NearBaseline, 0.45), court.Off(court.NearCentre, 0, court.Right))),
+			at(
+				drill.Start,
+				court.From(court.Between(court.NearService, court.NearBaseline, 0.45), court.Off(court.NearCentre, 0, court.Right)),
+			),
 			at(drill.Feeder, off(court.FarService, 1, court.Out, 0)),
 		},
-		Pattern: pattern, Turns: 3, SetUp: 30, Effort: effort,
+		Pattern:   pattern,
+		Turns:     3,
+		SetUp:     30,
+		Effort:    effort,
 		Measures:  repeated(score.Goal{Kind: score.Total, Count: 24}),
 		Cautions:  []string{"Dry floor and shoes that grip before quick turns.", "Stop when the knee or the ankle hurts."},
 		Equipment: []string{"6 flat markers"},
@@ -45,69 +60,171 @@ func corner(kind feed.Kind, line court.LineID, distance, across float64, stroke 
 
 // twoShadows has one mirror the partner's way over the court (common practice, no source).
 func twoShadows() drill.Document {
-	d := shuttles(feed.Pattern{Method: feed.Partner, Gap: 3.2, Sequences: 8, Pause: 0, Order: feed.Drawn, Seed: 21, Tasks: []feed.Task{
-		corner(feed.ShadowTask, court.NearService, 0.2, 1.6, sports.Lift), corner(feed.ShadowTask, court.NearService, 0.2, -1.6, sports.Lift),
-		corner(feed.ShadowTask, court.NearBaseline, 1, 1.3, sports.Clear), corner(feed.ShadowTask, court.NearBaseline, 1, -1.3, sports.Clear),
-	}}, 7)
-	d.Name, d.Summary = "Two Shadows", "One leads over the court without a shuttle, the other is the mirror; after half a minute the lead changes."
+	d := shuttles(
+		feed.Pattern{Method: feed.Partner, Gap: 3.2, Sequences: 8, Pause: 0, Order: feed.Drawn, Seed: 21, Tasks: []feed.Task{
+			corner(
+				feed.ShadowTask,
+				court.NearService,
+				0.2,
+				1.6,
+				sports.Lift,
+			),
+			corner(feed.ShadowTask, court.NearService, 0.2, -1.6, sports.Lift),
+			corner(
+				feed.ShadowTask,
+				court.NearBaseline,
+				1,
+				1.3,
+				sports.Clear,
+			),
+			corner(feed.ShadowTask, court.NearBaseline, 1, -1.3, sports.Clear),
+		}},
+		7,
+	)
+	d.Name, d.Summary = "Two Shadows", "One leads over the court without a shuttle, the other is the mirror; after "+
+		"half a minute the lead changes."
 	d.Cues = []string{"Eyes on the leader's hips", "Split step as the leader turns"}
-	d.Variations = []drill.Variation{easier("More time", feed.Transformation{Kind: feed.Slow, By: 0.8}), harder("Quicker", feed.Transformation{Kind: feed.Quicken, By: 0.5})}
+	d.Variations = []drill.Variation{
+		easier("More time", feed.Transformation{Kind: feed.Slow, By: 0.8}),
+		harder("Quicker", feed.Transformation{Kind: feed.Quicken, By: 0.5}),
+	}
 	return d
 }
 
 // fastFeetThenGo is quick feet on the spot, then a shuttle to react to (common practice, no source).
 func fastFeetThenGo() drill.Document {
 	spot := func(across float64) feed.Task {
-		return feed.Task{Kind: feed.TouchTask, Stroke: sports.Lift, Landing: court.From(court.Between(court.NearService, court.NearBaseline, 0.45), court.Off(court.NearCentre, across, court.Right)), Gap: 1.5}
+		return feed.Task{
+			Kind:   feed.TouchTask,
+			Stroke: sports.Lift,
+			Landing: court.From(
+				court.Between(court.NearService, court.NearBaseline, 0.45),
+				court.Off(court.NearCentre, across, court.Right),
+			),
+			Gap: 1.5,
+		}
 	}
 	go1 := lobbed(3.8, sports.Lift, off(court.NearService, 0.5, court.In, 1.2))
 	go2 := ball(sports.Clear, off(court.NearBaseline, 1, court.In, 0.8))
 	go1.Gap, go2.Gap = 4, 4
-	d := shuttles(feed.Pattern{Method: feed.ByRacket, Gap: 4, Sequences: 3, Pause: 8, Tasks: []feed.Task{spot(0.4), spot(0), go1, spot(0.4), spot(0), go2}}, 8)
-	d.Name, d.Summary = "Fast Feet, Then Go", "Quick feet over a line; then a shuttle goes up, front or back, and the feet are already moving."
+	d := shuttles(
+		feed.Pattern{
+			Method:    feed.ByRacket,
+			Gap:       4,
+			Sequences: 3,
+			Pause:     8,
+			Tasks:     []feed.Task{spot(0.4), spot(0), go1, spot(0.4), spot(0), go2},
+		},
+		8,
+	)
+	d.Name, d.Summary = "Fast Feet, Then Go", "Quick feet over a line; then a shuttle goes up, front or back, and the "+
+		"feet are already moving."
 	d.Cues = []string{"Light on the toes", "First step towards the shuttle, not up"}
 	d.Equipment = []string{"1 tube of shuttles", "2 flat markers"}
-	d.Variations = []drill.Variation{easier("More time", feed.Transformation{Kind: feed.Slow, By: 1}), harder("Quicker", feed.Transformation{Kind: feed.Quicken, By: 0.4})}
+	d.Variations = []drill.Variation{
+		easier("More time", feed.Transformation{Kind: feed.Slow, By: 1}),
+		harder("Quicker", feed.Transformation{Kind: feed.Quicken, By: 0.4}),
+	}
 	return d
 }
 
 // roundThePosts is the run to every corner on the clock (common practice, no source).
 func roundThePosts() drill.Document {
 	d := shuttles(feed.Pattern{Method: feed.ByHand, Gap: 2.6, Sequences: 2, Pause: 20, Tasks: []feed.Task{
-		corner(feed.TouchTask, court.NearService, 0.2, 1.8, sports.Lift), corner(feed.TouchTask, court.NearService, 0.2, -1.8, sports.Lift),
-		corner(feed.TouchTask, court.NearBaseline, 3, 1.8, sports.Smash), corner(feed.TouchTask, court.NearBaseline, 3, -1.8, sports.Smash),
-		corner(feed.TouchTask, court.NearBaseline, 1, 1.5, sports.Clear), corner(feed.TouchTask, court.NearBaseline, 1, -1.5, sports.Clear),
+		corner(
+			feed.TouchTask,
+			court.NearService,
+			0.2,
+			1.8,
+			sports.Lift,
+		),
+		corner(feed.TouchTask, court.NearService, 0.2, -1.8, sports.Lift),
+		corner(
+			feed.TouchTask,
+			court.NearBaseline,
+			3,
+			1.8,
+			sports.Smash,
+		),
+		corner(feed.TouchTask, court.NearBaseline, 3, -1.8, sports.Smash),
+		corner(
+			feed.TouchTask,
+			court.NearBaseline,
+			1,
+			1.5,
+			sports.Clear,
+		),
+		corner(feed.TouchTask, court.NearBaseline, 1, -1.5, sports.Clear),
 	}}, 9)
-	d.Name, d.Summary = "Round the Posts", "A marker in each corner and on each side: touch them all twice, back to the base after each: the best of three runs on the clock."
-	d.Measures = []drill.Measure{{Number: 1, What: score.Time, Stroke: sports.Footwork, Counts: drill.Counts{By: drill.ByMovement}, Goals: score.Course{{Kind: score.WithinATime, Count: 3, Seconds: 32}}}}
+	d.Name, d.Summary = "Round the Posts", "A marker in each corner and on each side: touch them all twice, back to "+
+		"the base after each: the best of three runs on the clock."
+	d.Measures = []drill.Measure{
+		{
+			Number: 1,
+			What:   score.Time,
+			Stroke: sports.Footwork,
+			Counts: drill.Counts{By: drill.ByMovement},
+			Goals:  score.Course{{Kind: score.WithinATime, Count: 3, Seconds: 32}},
+		},
+	}
 	d.Cues = []string{"Racket foot to the marker", "Push off, do not stand up"}
 	d.Cautions = append(d.Cautions, "Hard running: a full rest and water after each turn.")
-	d.Variations = []drill.Variation{easier("More time", feed.Transformation{Kind: feed.Slow, By: 0.6}), harder("Called, in any order", feed.Transformation{Kind: feed.Shuffle, Seed: 5})}
+	d.Variations = []drill.Variation{
+		easier("More time", feed.Transformation{Kind: feed.Slow, By: 0.6}),
+		harder("Called, in any order", feed.Transformation{Kind: feed.Shuffle, Seed: 5}),
+	}
 	return d
 }
 
 // shuttleRain feeds many shuttles at a pace set for the player (common practice, no source).
 func shuttleRain() drill.Document {
 	d := shuttles(feed.Pattern{Method: feed.ByRacket, Gap: 3, Sequences: 3, Pause: 15, Tasks: []feed.Task{
-		ball(sports.Clear, off(court.NearBaseline, 1, court.In, 1)), ball(sports.Clear, off(court.NearBaseline, 1, court.In, -1)),
-		lobbed(3.8, sports.Lift, off(court.NearService, 0.5, court.In, 1.2)), ball(sports.Smash, off(court.NearBaseline, 2.5, court.In, 0)),
+		ball(
+			sports.Clear,
+			off(court.NearBaseline, 1, court.In, 1),
+		),
+		ball(sports.Clear, off(court.NearBaseline, 1, court.In, -1)),
+		lobbed(
+			3.8,
+			sports.Lift,
+			off(court.NearService, 0.5, court.In, 1.2),
+		),
+		ball(sports.Smash, off(court.NearBaseline, 2.5, court.In, 0)),
 	}}, 9)
-	d.Name, d.Summary = "Shuttle Rain", "Many shuttles, one after the other, at the pace this player can just keep up with: set the gap by the verdicts."
+	d.Name, d.Summary = "Shuttle Rain", "Many shuttles, one after the other, at the pace this player can just keep up "+
+		"with: set the gap by the verdicts."
 	d.Rung = progress.Direction
-	d.Measures = counted(drill.Counts{NoCount: true}, one(court.StripAlong(court.FarBaseline, 1.2), score.Goal{Kind: score.Total, Count: 20}))
+	d.Measures = counted(
+		drill.Counts{NoCount: true},
+		one(court.StripAlong(court.FarBaseline, 1.2), score.Goal{Kind: score.Total, Count: 20}),
+	)
 	d.Cues = []string{"Back to the base before the next one", "Reach up for the clear"}
-	d.Cautions = []string{"Sweep shuttles off the floor between turns.", "Overhead strokes add up for growing shoulders; pain means stop."}
+	d.Cautions = []string{
+		"Sweep shuttles off the floor between turns.",
+		"Overhead strokes add up for growing shoulders; pain means stop.",
+	}
 	d.Equipment = []string{"1 tube of shuttles"}
-	d.Variations = []drill.Variation{easier("More time", feed.Transformation{Kind: feed.Slow, By: 0.8}), harder("Quicker", feed.Transformation{Kind: feed.Quicken, By: 0.4}), harder("In any order", feed.Transformation{Kind: feed.Shuffle, Seed: 9})}
+	d.Variations = []drill.Variation{
+		easier("More time", feed.Transformation{Kind: feed.Slow, By: 0.8}),
+		harder("Quicker", feed.Transformation{Kind: feed.Quicken, By: 0.4}),
+		harder("In any order", feed.Transformation{Kind: feed.Shuffle, Seed: 9}),
+	}
 	return d
 }
 
 // conesOnTheLine dinks at a cone 6 in inside the no-volley zone (common practice, no source).
 func conesOnTheLine() drill.Document {
 	d := softLanding()
-	d.Name, d.Summary = "Cones on the Line", "Two cones stand a hand's width inside the no-volley zone. Dink so that the ball lands at a cone; what is out of reach in front is left to bounce."
+	d.Name, d.Summary = "Cones on the Line", "Two cones stand a hand's width inside the no-volley zone. Dink so that "+
+		"the ball lands at a cone; what is out of reach in front is left to bounce."
 	d.Rung = progress.Direction
-	d.Measures = one(court.Ring(0.6, court.From(court.Off(court.FarKitchen, 6*units.Inch, court.In), court.Off(court.LeftSide, 1.2, court.In))), score.Goal{Kind: score.Total, Count: 12})
+	d.Measures = one(
+		court.Ring(
+			0.6,
+			court.From(court.Off(court.FarKitchen, 6*units.Inch, court.In), court.Off(court.LeftSide, 1.2, court.In)),
+		),
+		score.Goal{Kind: score.Total, Count: 12},
+	)
 	d.Cues = []string{"Aim at the foot of the cone", "Let it bounce when it is out of reach"}
 	return d
 }
@@ -115,19 +232,45 @@ func conesOnTheLine() drill.Document {
 // softOneIn plays the soft ball from deep that lets one come in (common practice, no source).
 func softOneIn() drill.Document {
 	return drill.Document{
-		FormatVersion: drill.FormatVersion, Name: "The Soft One In", Sport: court.Pickleball, Court: "pickleball",
-		Summary: "A deep ball comes; answer it softly into the no-volley zone and walk in behind it, then do it again from half-way.",
-		Stroke:  sports.Drop, Rung: progress.Depth,
+		FormatVersion: drill.FormatVersion,
+		Name:          "The Soft One In",
+		Sport:         court.Pickleball,
+		Court:         "pickleball",
+		Summary: "A deep ball comes; answer it softly into the no-volley zone and walk in behind it, then do it " +
+			"again from half-way.",
+		Stroke: sports.Drop,
+		Rung:   progress.Depth,
 		Places: []drill.Place{
-			at(drill.Start, behind(0.5, 0.8)), at(drill.Recovery, off(court.NearKitchen, 1.5, court.Out, 0.8)), at(drill.Feeder, off(court.FarKitchen, 0.3, court.Out, 0)),
+			at(
+				drill.Start,
+				behind(0.5, 0.8),
+			),
+			at(drill.Recovery, off(court.NearKitchen, 1.5, court.Out, 0.8)),
+			at(drill.Feeder, off(court.FarKitchen, 0.3, court.Out, 0)),
 		},
 		Pattern: feed.Pattern{Method: feed.ByRacket, Gap: 4, Sequences: 3, Pause: 8, Tasks: []feed.Task{
-			paced(sports.HalfPace, sports.Drop, off(court.NearBaseline, 1.5, court.In, 1)), paced(sports.HalfPace, sports.Drop, off(court.NearKitchen, 1.6, court.Out, 0.6)),
+			paced(
+				sports.HalfPace,
+				sports.Drop,
+				off(court.NearBaseline, 1.5, court.In, 1),
+			),
+			paced(sports.HalfPace, sports.Drop, off(court.NearKitchen, 1.6, court.Out, 0.6)),
 		}},
-		Turns: 3, SetUp: 30, Effort: 5, Measures: one(court.Target{Kind: court.BoxTarget, Box: "far-no-volley-zone"}, score.Goal{Kind: score.Total, Count: 10}),
-		Cues:     []string{"Lift, do not hit", "Walk in behind a good one, stay behind a bad one"},
-		Cautions: []string{eyes, looseBalls}, Equipment: []string{"1 basket"},
-		Variations: []drill.Variation{easier("Only from half-way", feed.Transformation{Kind: feed.DropTask, Task: 1}), easier("More time", feed.Transformation{Kind: feed.Slow, By: 1}), harder("Quicker", feed.Transformation{Kind: feed.Quicken, By: 0.6})},
+		Turns:  3,
+		SetUp:  30,
+		Effort: 5,
+		Measures: one(
+			court.Target{Kind: court.BoxTarget, Box: "far-no-volley-zone"},
+			score.Goal{Kind: score.Total, Count: 10},
+		),
+		Cues:      []string{"Lift, do not hit", "Walk in behind a good one, stay behind a bad one"},
+		Cautions:  []string{eyes, looseBalls},
+		Equipment: []string{"1 basket"},
+		Variations: []drill.Variation{
+			easier("Only from half-way", feed.Transformation{Kind: feed.DropTask, Task: 1}),
+			easier("More time", feed.Transformation{Kind: feed.Slow, By: 1}),
+			harder("Quicker", feed.Transformation{Kind: feed.Quicken, By: 0.6}),
+		},
 	}
 }
 
@@ -141,17 +284,38 @@ func halfStepCloser() drill.Document {
 		return t
 	}
 	return drill.Document{
-		FormatVersion: drill.FormatVersion, Name: "Half a Step Closer", Sport: court.Pickleball, Court: "pickleball",
-		Summary: "Volleys with a partner, half a step nearer to the no-volley line each time; never into the zone.",
-		Stroke:  sports.ForehandVolley, Rung: progress.Consistency,
-		Places: []drill.Place{at(drill.Start, off(court.NearKitchen, 1.6, court.Out, 0)), at(drill.Feeder, off(court.FarKitchen, 0.8, court.Out, 0))},
+		FormatVersion: drill.FormatVersion,
+		Name:          "Half a Step Closer",
+		Sport:         court.Pickleball,
+		Court:         "pickleball",
+		Summary:       "Volleys with a partner, half a step nearer to the no-volley line each time; never into the zone.",
+		Stroke:        sports.ForehandVolley,
+		Rung:          progress.Consistency,
+		Places: []drill.Place{
+			at(drill.Start, off(court.NearKitchen, 1.6, court.Out, 0)),
+			at(drill.Feeder, off(court.FarKitchen, 0.8, court.Out, 0)),
+		},
 		Pattern: feed.Pattern{Method: feed.Partner, Gap: 2.5, Sequences: 3, Pause: 8, Tasks: []feed.Task{
-			step(sports.ForehandVolley, 1.2, 0.4), step(sports.BackhandVolley, 0.8, -0.4), step(sports.ForehandVolley, 0.5, 0.4), step(sports.BackhandVolley, 1.6, -0.4),
+			step(
+				sports.ForehandVolley,
+				1.2,
+				0.4,
+			),
+			step(sports.BackhandVolley, 0.8, -0.4),
+			step(sports.ForehandVolley, 0.5, 0.4),
+			step(sports.BackhandVolley, 1.6, -0.4),
 		}},
-		Turns: 3, SetUp: 20, Effort: 5, Measures: one(farHalf(), score.Goal{Kind: score.Streak, Count: 8}),
-		Cues:     []string{"Paddle up between balls", "Feet outside the zone"},
-		Cautions: []string{eyes, "At the last step play softly: nobody aims at a body."}, Equipment: []string{"6 balls"},
-		Variations: []drill.Variation{easier("More time", feed.Transformation{Kind: feed.Slow, By: 0.7}), harder("From the line out", feed.Transformation{Kind: feed.Reverse})},
+		Turns:     3,
+		SetUp:     20,
+		Effort:    5,
+		Measures:  one(farHalf(), score.Goal{Kind: score.Streak, Count: 8}),
+		Cues:      []string{"Paddle up between balls", "Feet outside the zone"},
+		Cautions:  []string{eyes, "At the last step play softly: nobody aims at a body."},
+		Equipment: []string{"6 balls"},
+		Variations: []drill.Variation{
+			easier("More time", feed.Transformation{Kind: feed.Slow, By: 0.7}),
+			harder("From the line out", feed.Transformation{Kind: feed.Reverse}),
+		},
 	}
 }
 
@@ -159,27 +323,51 @@ func halfStepCloser() drill.Document {
 // on a diagonal. Paces are common practice, no source.
 func table(tasks []feed.Task, target court.Target) drill.Document {
 	return drill.Document{
-		FormatVersion: drill.FormatVersion, Sport: court.TableTennis, Court: "table-tennis", Stroke: sports.Forehand, Rung: progress.Consistency, Level: student.Improver,
-		Places:  []drill.Place{at(drill.Start, court.At(0, -1.9)), at(drill.Recovery, court.At(0, -1.9)), at(drill.Feeder, court.At(0, 1.8))},
-		Pattern: feed.Pattern{Method: feed.ByRacket, Gap: 2, Sequences: 8, Pause: 3, Tasks: tasks},
-		Turns:   3, SetUp: 15, Effort: 4, Measures: one(target, score.Goal{Kind: score.Total, Count: 18}),
-		Cautions: []string{looseBalls, "A free arm's length to the next table."}, Equipment: []string{"1 box of balls"},
-		Variations: []drill.Variation{easier("More time", feed.Transformation{Kind: feed.Slow, By: 0.5}), harder("Quicker", feed.Transformation{Kind: feed.Quicken, By: 0.4})},
+		FormatVersion: drill.FormatVersion,
+		Sport:         court.TableTennis,
+		Court:         "table-tennis",
+		Stroke:        sports.Forehand,
+		Rung:          progress.Consistency,
+		Level:         student.Improver,
+		Places: []drill.Place{
+			at(drill.Start, court.At(0, -1.9)),
+			at(drill.Recovery, court.At(0, -1.9)),
+			at(drill.Feeder, court.At(0, 1.8)),
+		},
+		Pattern:   feed.Pattern{Method: feed.ByRacket, Gap: 2, Sequences: 8, Pause: 3, Tasks: tasks},
+		Turns:     3,
+		SetUp:     15,
+		Effort:    4,
+		Measures:  one(target, score.Goal{Kind: score.Total, Count: 18}),
+		Cautions:  []string{looseBalls, "A free arm's length to the next table."},
+		Equipment: []string{"1 box of balls"},
+		Variations: []drill.Variation{
+			easier("More time", feed.Transformation{Kind: feed.Slow, By: 0.5}),
+			harder("Quicker", feed.Transformation{Kind: feed.Quicken, By: 0.4}),
+		},
 	}
 }
 
 // diagonalForehand is the forehand at the table (common practice, no source).
 func diagonalForehand() drill.Document {
-	d := table([]feed.Task{paced(sports.HalfPace, sports.Forehand, court.At(0.45, -0.95))}, court.Ring(0.35, court.At(-0.4, 0.95)))
-	d.Name, d.Summary = "Forehand Diagonal", "Forehand to forehand over the long diagonal, one after the other, the same stroke every time."
+	d := table(
+		[]feed.Task{paced(sports.HalfPace, sports.Forehand, court.At(0.45, -0.95))},
+		court.Ring(0.35, court.At(-0.4, 0.95)),
+	)
+	d.Name, d.Summary = "Forehand Diagonal", "Forehand to forehand over the long diagonal, one after the other, the "+
+		"same stroke every time."
 	d.Cues = []string{"Turn from the hip", "Meet it at the top of the bounce"}
 	return d
 }
 
 // diagonalBackhand is the backhand at the table (common practice, no source).
 func diagonalBackhand() drill.Document {
-	d := table([]feed.Task{paced(sports.HalfPace, sports.Backhand, court.At(-0.45, -0.95))}, court.Ring(0.35, court.At(0.4, 0.95)))
-	d.Name, d.Summary, d.Stroke = "Backhand Diagonal", "Backhand to backhand over the other diagonal: short stroke, quick return to the middle.", sports.Backhand
+	d := table(
+		[]feed.Task{paced(sports.HalfPace, sports.Backhand, court.At(-0.45, -0.95))},
+		court.Ring(0.35, court.At(0.4, 0.95)),
+	)
+	d.Name, d.Summary, d.Stroke = "Backhand Diagonal", "Backhand to backhand over the other diagonal: short stroke, "+
+		"quick return to the middle.", sports.Backhand
 	d.Cues = []string{"Elbow in front of the body", "Short, from the forearm"}
 	return d
 }
@@ -188,36 +376,85 @@ func diagonalBackhand() drill.Document {
 // practice, no source).
 func twoAndOne() drill.Document {
 	d := table([]feed.Task{
-		paced(sports.HalfPace, sports.Backhand, court.At(-0.45, -0.95)), paced(sports.HalfPace, sports.Forehand, court.At(-0.3, -0.95)), paced(sports.HalfPace, sports.Forehand, court.At(0.5, -0.95)),
+		paced(
+			sports.HalfPace,
+			sports.Backhand,
+			court.At(-0.45, -0.95),
+		),
+		paced(sports.HalfPace, sports.Forehand, court.At(-0.3, -0.95)),
+		paced(sports.HalfPace, sports.Forehand, court.At(0.5, -0.95)),
 	}, court.Ring(0.4, court.At(-0.4, 0.95)))
-	d.Name, d.Summary, d.Rung = "Two and One", "Backhand, round it for a forehand, then a forehand out wide: the feet decide.", progress.Direction
+	d.Name, d.Summary, d.Rung = "Two and One", "Backhand, round it for a forehand, then a forehand out wide: the feet "+
+		"decide.", progress.Direction
 	d.Pattern.Sequences, d.Effort = 4, 6
 	d.Cues = []string{"Small steps around the ball", "Low in the knees between strokes"}
 	d.Variations = append(d.Variations, harder("In any order", feed.Transformation{Kind: feed.Shuffle, Seed: 7}))
 	return d
 }
 
-// keeperOfTheNet is a drive and who takes it: a coach feeds a drive, the volleyer on the other side takes it out of the air,
-// and both queue for the other part (common practice, no source).
+// keeperOfTheNet is a drive and who takes it: a coach feeds a drive, the volleyer on the other side takes it out of the
+// air, and both queue for the other part (common practice, no source).
 func keeperOfTheNet() drill.Document {
 	drive := paced(sports.HalfPace, sports.Drive, off(court.NearBaseline, 1.8, court.In, 1.2))
-	take := feed.Task{Stroke: sports.ForehandVolley, Method: feed.Answer, Player: 1, Pace: sports.RallyPace, Landing: off(court.FarBaseline, 1.5, court.In, -0.6)}
+	take := feed.Task{
+		Stroke:  sports.ForehandVolley,
+		Method:  feed.Answer,
+		Player:  1,
+		Pace:    sports.RallyPace,
+		Landing: off(court.FarBaseline, 1.5, court.In, -0.6),
+	}
 	return drill.Document{
-		FormatVersion: drill.FormatVersion, Name: "Keeper of the Net", Sport: court.Pickleball, Court: "pickleball",
-		Summary: "A drive from the baseline, and the player at the other net takes it out of the air. Two queues; everybody changes over after each turn.",
-		Stroke:  sports.Drive, Rung: progress.Direction,
+		FormatVersion: drill.FormatVersion,
+		Name:          "Keeper of the Net",
+		Sport:         court.Pickleball,
+		Court:         "pickleball",
+		Summary: "A drive from the baseline, and the player at the other net takes it out of the air. Two queues; " +
+			"everybody changes over after each turn.",
+		Stroke: sports.Drive,
+		Rung:   progress.Direction,
 		Places: []drill.Place{
-			at(drill.Start, off(court.NearBaseline, 0.5, court.Out, 0.4)), at(drill.Start, off(court.FarKitchen, 0.4, court.Out, 0)),
-			at(drill.Feeder, off(court.FarBaseline, 0.5, court.In, 2)), at(drill.Queue, off(court.NearBaseline, 2, court.Out, 2)),
+			at(
+				drill.Start,
+				off(court.NearBaseline, 0.5, court.Out, 0.4),
+			),
+			at(drill.Start, off(court.FarKitchen, 0.4, court.Out, 0)),
+			at(
+				drill.Feeder,
+				off(court.FarBaseline, 0.5, court.In, 2),
+			),
+			at(drill.Queue, off(court.NearBaseline, 2, court.Out, 2)),
 		},
 		Pattern: feed.Pattern{Method: feed.ByRacket, Gap: 2.5, Sequences: 5, Pause: 2, Tasks: []feed.Task{drive, take}},
-		Turns:   6, SetUp: 30, Effort: 5,
+		Turns:   6,
+		SetUp:   30,
+		Effort:  5,
 		Measures: numbered(
-			drill.Measure{Name: "drives", What: score.Ball, Tasks: []int{0}, Target: target(farHalf()), Goals: score.Course{{Kind: score.Total, Count: 10}}},
-			drill.Measure{Name: "volleys", What: score.Ball, Tasks: []int{1}, Stroke: sports.ForehandVolley, Target: target(court.Target{Kind: court.BoxTarget, Box: "near-half"}), Goals: score.Course{{Kind: score.Total, Count: 10}}},
+			drill.Measure{
+				Name:   "drives",
+				What:   score.Ball,
+				Tasks:  []int{0},
+				Target: target(farHalf()),
+				Goals:  score.Course{{Kind: score.Total, Count: 10}},
+			},
+			drill.Measure{
+				Name:   "volleys",
+				What:   score.Ball,
+				Tasks:  []int{1},
+				Stroke: sports.ForehandVolley,
+				Target: target(court.Target{Kind: court.BoxTarget, Box: "near-half"}),
+				Goals:  score.Course{{Kind: score.Total, Count: 10}},
+			},
 		),
-		Cues:     []string{"Drive at the feet of the volleyer", "Paddle out in front"},
-		Cautions: []string{looseBalls, eyes, "The queues wait out of the line of the drive."}, Equipment: []string{"1 basket"},
-		Variations: []drill.Variation{easier("Keep it soft", feed.Transformation{Kind: feed.Neutral}), harder("Drive to attack", feed.Transformation{Kind: feed.Attack})},
+		Cues: []string{"Drive at the feet of the volleyer", "Paddle out in front"},
+		Cautions: []string{
+			looseBalls,
+			eyes,
+			"The queues wait out of the line of the drive.",
+		},
+		Equipment: []string{"1 basket"},
+		Variations: []drill.Variation{
+			easier("Keep it soft", feed.Transformation{Kind: feed.Neutral}),
+			harder("Drive to attack", feed.Transformation{Kind: feed.Attack}),
+		},
 	}
 }

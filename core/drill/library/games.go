@@ -58,7 +58,8 @@ func FindGame(id string) (game.Document, bool) {
 	return games()[i].Document.Clone(), true
 }
 
-// NewGame is the plainest game of two sides on a court: rallies to 11, one player on each side, who serves after a rally won it.
+// NewGame is the plainest game of two sides on a court: rallies to 11, one player on each side, who serves after a
+// rally won it.
 func NewGame(on court.ID) (game.Document, error) {
 	c, err := sports.Court(on)
 	if err != nil {
@@ -79,9 +80,9 @@ func points(sport court.Sport, on court.ID) game.Document {
 	}
 }
 
-// facing are start places of so many players on each side of a court, a share of the half from the net, and in squash side by side
-// behind each other's boxes: of one player the right-hand one, of several from left to right as each side sees it, in the order in
-// which they move on.
+// facing are start places of so many players on each side of a court, a share of the half from the net, and in squash
+// side by side behind each other's boxes: of one player the right-hand one, of several from left to right as each side
+// sees it, in the order in which they move on.
 func facing(on court.ID, each int, share float64) []game.Spot {
 	c, err := sports.Court(on)
 	if err != nil {
@@ -112,10 +113,12 @@ func facing(on court.ID, each int, share float64) []game.Spot {
 	return spots
 }
 
-// tenForFive is a duel in which the better player needs twice as many points. To 10 and 5 it is fair where two rallies of three are won.
+// tenForFive is a duel in which the better player needs twice as many points. To 10 and 5 it is fair where two rallies
+// of three are won.
 func tenForFive(sport court.Sport, on court.ID) game.Document {
 	d := points(sport, on)
-	d.Name, d.Summary = "Ten for Five", "The stronger player needs 10 points, the other one 5. It is even where the stronger one wins two rallies of three."
+	d.Name, d.Summary = "Ten for Five", "The stronger player needs 10 points, the other one 5. It is even where the "+
+		"stronger one wins two rallies of three."
 	d.Rules.Spots = facing(on, 1, 0.95)
 	d.Rules.Feed = game.Feed{Changes: game.AfterRallies, Every: 2}
 	d.Rules.End = game.End{Near: 10, Far: 5}

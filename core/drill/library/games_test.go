@@ -27,7 +27,15 @@ func TestEveryReadyGameMakesSense(t *testing.T) {
 		length := f.Duration(sports.Of(d.Sport).Tempo)
 		require.Greater(t, length.Mean, 1.0, d.Name)
 		require.Less(t, length.Nearly, 45.0, d.Name)
-		t.Logf("%-22s %-12s %5.1f rallies, %4.1f min (%4.1f to %4.1f)", d.Name, d.Sport, f.Rallies, length.Mean, length.Low80, length.High80)
+		t.Logf(
+			"%-22s %-12s %5.1f rallies, %4.1f min (%4.1f to %4.1f)",
+			d.Name,
+			d.Sport,
+			f.Rallies,
+			length.Mean,
+			length.Low80,
+			length.High80,
+		)
 	}
 	require.Len(t, bySport, len(sports.All()))
 	for sport, n := range bySport {

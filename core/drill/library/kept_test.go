@@ -28,14 +28,16 @@ func atGap(d drill.Document, gap float64) drill.Document {
 	return d
 }
 
-// R10: at the fastest gap the player is back where the pattern wants them when the next ball is struck, turn after turn. R1:
-// from there on no longer gap makes any ball harder.
+// R10: at the fastest gap the player is back where the pattern wants them when the next ball is struck, turn after
+// turn. R1: from there on no longer gap makes any ball harder.
 func TestTheFastestGapCanBeKeptUp(t *testing.T) {
 	kept := 0
 	for _, stored := range library.All() {
 		for _, level := range []student.Level{student.Improver, student.Club, student.Tournament} {
 			d := stored.Document
-			if d.Pattern.Rally != nil || d.Pattern.OneBall() || d.Pattern.Ends == feed.ByTheClock || len(d.Pattern.Repeats) > 0 || d.Pattern.Back != "" {
+			if d.Pattern.Rally != nil || d.Pattern.OneBall() || d.Pattern.Ends == feed.ByTheClock ||
+				len(d.Pattern.Repeats) > 0 ||
+				d.Pattern.Back != "" {
 				continue
 			}
 			player := d.PlayerFor(level, student.RightHand)
@@ -62,7 +64,10 @@ func TestTheFastestGapCanBeKeptUp(t *testing.T) {
 			}
 			line := run(*gap)
 			for i, m := range line.Interceptions {
-				if i == 0 || d.Pattern.Tasks[line.Interceptions[i-1].Task].Recover != nil || m.Sequence != line.Interceptions[i-1].Sequence || m.Player != 0 || d.Pattern.MethodOf(d.Pattern.Tasks[m.Task]) == feed.SelfDrop {
+				if i == 0 || d.Pattern.Tasks[line.Interceptions[i-1].Task].Recover != nil ||
+					m.Sequence != line.Interceptions[i-1].Sequence ||
+					m.Player != 0 ||
+					d.Pattern.MethodOf(d.Pattern.Tasks[m.Task]) == feed.SelfDrop {
 					continue
 				}
 				require.Less(t, m.From.Distance(home[0]), 0.06, "%s, %s, task %d at %.1f s", d.Name, level, i+1, *gap)
@@ -73,7 +78,16 @@ func TestTheFastestGapCanBeKeptUp(t *testing.T) {
 			for _, share := range []float64{1.1, 1.5, 2.5} {
 				longer := run(*gap * share)
 				for i, m := range line.Interceptions {
-					require.False(t, longer.Interceptions[i].Verdict.Worse(m.Verdict), "%s, %s, task %d at %.1f s × %g", d.Name, level, i+1, *gap, share)
+					require.False(
+						t,
+						longer.Interceptions[i].Verdict.Worse(m.Verdict),
+						"%s, %s, task %d at %.1f s × %g",
+						d.Name,
+						level,
+						i+1,
+						*gap,
+						share,
+					)
 				}
 			}
 		}
@@ -110,11 +124,12 @@ func TestTheLibraryCanBeKeptUp(t *testing.T) {
 	}
 }
 
-// What is known of match play (from memory): tennis singles 2 to 4.5 m a stroke and 35 to 50 strokes of both a minute of rally
-// (Fernandez-Fernandez, Sanz-Rivas and Mendez-Villanueva, Strength Cond. J. 31 (2009) 15; O'Donoghue and Ingram, J. Sports Sci. 19
-// (2001) 107), badminton 0.8 to 1.2 strokes of both a second (Phomsoupha and Laffaye, Sports Med. 45 (2015) 473), table tennis 28 to
-// 45 strokes of one player a minute (Zagatto, Morel and Gobatto, J. Strength Cond. Res. 24 (2010) 942): free rallies from side to
-// side and across, by tournament players. A rally of clears is slower and one of drives quicker than a badminton match, which has both.
+// What is known of match play (from memory): tennis singles 2 to 4.5 m a stroke and 35 to 50 strokes of both a minute
+// of rally (Fernandez-Fernandez, Sanz-Rivas and Mendez-Villanueva, Strength Cond. J. 31 (2009) 15; O'Donoghue and
+// Ingram, J. Sports Sci. 19 (2001) 107), badminton 0.8 to 1.2 strokes of both a second (Phomsoupha and Laffaye, Sports
+// Med. 45 (2015) 473), table tennis 28 to 45 strokes of one player a minute (Zagatto, Morel and Gobatto, J. Strength
+// Cond. Res. 24 (2010) 942): free rallies from side to side and across, by tournament players. A rally of clears is
+// slower and one of drives quicker than a badminton match, which has both.
 func TestRalliesAreAsFastAndAsLongAsInPlay(t *testing.T) {
 	for _, c := range []struct {
 		on                court.ID
@@ -137,7 +152,14 @@ func TestRalliesAreAsFastAndAsLongAsInPlay(t *testing.T) {
 		home := c.behind + found.Length/2
 		d.Places = []drill.Place{{Kind: drill.Start, Mark: court.At(0, -home)}, {Kind: drill.Feeder, Mark: court.At(0, home)}}
 		for _, rule := range []feed.Direction{feed.Alternate, feed.CrossCourt} {
-			d.Pattern.Method, d.Pattern.Rally = feed.Live, &feed.Rally{Near: rule, Far: feed.Alternate, Shots: 12, Deep: c.deep, Wide: c.wide, Pace: c.pace}
+			d.Pattern.Method, d.Pattern.Rally = feed.Live, &feed.Rally{
+				Near:  rule,
+				Far:   feed.Alternate,
+				Shots: 12,
+				Deep:  c.deep,
+				Wide:  c.wide,
+				Pace:  c.pace,
+			}
 			s, err := simulation.Run(t.Context(), d, d.PlayerFor(student.Tournament, student.RightHand), coach.Default())
 			require.NoError(t, err)
 			line := s.Timeline
@@ -150,15 +172,16 @@ func TestRalliesAreAsFastAndAsLongAsInPlay(t *testing.T) {
 	}
 }
 
-// Many shuttles are fed 20 to 45 a minute (common practice, no source), and a drill with pauses rests at least as long as it works
-// hard: tennis players rest 2 to 5 times as long as they play in a match (O'Donoghue and Ingram, J. Sports Sci. 19 (2001) 107, from
-// memory); a basket in a drill is denser, and here no denser than one to one.
+// Many shuttles are fed 20 to 45 a minute (common practice, no source), and a drill with pauses rests at least as long
+// as it works hard: tennis players rest 2 to 5 times as long as they play in a match (O'Donoghue and Ingram, J. Sports
+// Sci. 19 (2001) 107, from memory); a basket in a drill is denser, and here no denser than one to one.
 func TestFeedingAndRestAreThoseOfTheTrade(t *testing.T) {
 	rain := sample.Drill(t, "Shuttle Rain")
 	require.True(t, rain.Pattern.Rate() >= 20 && rain.Pattern.Rate() <= 45, "%g a minute", rain.Pattern.Rate())
 	for _, stored := range library.All() {
 		d := stored.Document
-		if d.Sport != court.Tennis || d.Pattern.Rally != nil || d.Pattern.Pause < 5 || d.Pattern.Ends == feed.ByTheClock || d.Pattern.OneBall() {
+		if d.Sport != court.Tennis || d.Pattern.Rally != nil || d.Pattern.Pause < 5 || d.Pattern.Ends == feed.ByTheClock ||
+			d.Pattern.OneBall() {
 			continue
 		}
 		s, err := simulation.Run(t.Context(), d, d.PlayerFor(d.Written(), student.RightHand), coach.Default())

@@ -12,9 +12,18 @@ func one(target court.Target, goals ...score.Goal) []drill.Measure {
 	return []drill.Measure{{Number: 1, What: goals[0].Unit(), Target: &target, Goals: goals}}
 }
 
-// repeated is the only measure of a drill in which tasks are done right or not, wherever a ball goes: it counts for the feet.
+// repeated is the only measure of a drill in which tasks are done right or not, wherever a ball goes: it counts for the
+// feet.
 func repeated(goals ...score.Goal) []drill.Measure {
-	return []drill.Measure{{Number: 1, What: score.Repetition, Stroke: sports.Footwork, Counts: drill.Counts{By: drill.ByMovement}, Goals: goals}}
+	return []drill.Measure{
+		{
+			Number: 1,
+			What:   score.Repetition,
+			Stroke: sports.Footwork,
+			Counts: drill.Counts{By: drill.ByMovement},
+			Goals:  goals,
+		},
+	}
 }
 
 // counted has measures count in their own way.

@@ -42,19 +42,41 @@ func padelGames() []StoredGame {
 // mindTheGlass goes with every drill that ends at a wall.
 const mindTheGlass = "Slow down before the glass; the free hand goes to it, never the racket."
 
-// inPadel is a padel drill from a place so far from the back wall and the middle, fed from the other side's service line.
-func inPadel(name, summary string, stroke sports.Stroke, rung progress.Rung, fromBack, across float64, pattern feed.Pattern) drill.Document {
+// inPadel is a padel drill from a place so far from the back wall and the middle, fed from the other side's service
+// line.
+func inPadel(
+	name, summary string,
+	stroke sports.Stroke,
+	rung progress.Rung,
+	fromBack, across float64,
+	pattern feed.Pattern,
+) drill.Document {
 	return drill.Document{
-		FormatVersion: drill.FormatVersion, Name: name, Summary: summary, Sport: court.Padel, Court: "padel", Format: court.Doubles,
-		Stroke: stroke, Rung: rung, Level: student.Improver,
+		FormatVersion: drill.FormatVersion,
+		Name:          name,
+		Summary:       summary,
+		Sport:         court.Padel,
+		Court:         "padel",
+		Format:        court.Doubles,
+		Stroke:        stroke,
+		Rung:          rung,
+		Level:         student.Improver,
 		Places: []drill.Place{
 			at(drill.Start, off(court.NearBaseline, fromBack, court.In, across)),
 			at(drill.Feeder, off(court.FarService, 1, court.In, 0)),
 		},
-		Pattern: pattern, Turns: 3, SetUp: 30, Effort: 5,
-		Cautions: []string{looseBalls, mindTheGlass}, Equipment: []string{"1 basket"},
+		Pattern:   pattern,
+		Turns:     3,
+		SetUp:     30,
+		Effort:    5,
+		Cautions:  []string{looseBalls, mindTheGlass},
+		Equipment: []string{"1 basket"},
 		Variations: []drill.Variation{
-			easier("More time", feed.Transformation{Kind: feed.Slow, By: 0.8}), harder("Quicker", feed.Transformation{Kind: feed.Quicken, By: 0.5}),
+			easier(
+				"More time",
+				feed.Transformation{Kind: feed.Slow, By: 0.8},
+			),
+			harder("Quicker", feed.Transformation{Kind: feed.Quicken, By: 0.5}),
 		},
 	}
 }
@@ -70,20 +92,35 @@ func offTheGlass(pace sports.Pace, stroke sports.Stroke, fromBack, across float6
 func deepStrip() court.Target { return court.StripAlong(court.FarBaseline, 3) }
 
 func letItComeOut() drill.Document {
-	d := inPadel("Let It Come Out", "A deep ball to either side: turn, go back with it, let the glass give it to you, and lift it high and deep.",
-		sports.Lob, progress.Consistency, 2, 0, feed.Pattern{Method: feed.ByRacket, Gap: 4.5, Sequences: 4, Pause: 6, Tasks: []feed.Task{
+	d := inPadel(
+		"Let It Come Out",
+		"A deep ball to either side: turn, go back with it, let the glass give it to you, and lift it high and deep.",
+		sports.Lob,
+		progress.Consistency,
+		2,
+		0,
+		feed.Pattern{Method: feed.ByRacket, Gap: 4.5, Sequences: 4, Pause: 6, Tasks: []feed.Task{
 			offTheGlass(sports.RallyPace, sports.Lob, 2.4, 1.6), offTheGlass(sports.RallyPace, sports.Lob, 2.4, -1.6),
-		}})
+		}},
+	)
 	d.Measures = one(deepStrip(), score.Goal{Kind: score.Total, Count: 12})
 	d.Cues = []string{"Turn first, then go back", "Wait for the ball: it comes to you"}
 	return d
 }
 
 func twoPanes() drill.Document {
-	d := inPadel("Two Panes", "Into the corner, off the side glass or the back: read which pane comes first, stay out of its way, and play cross-court.",
-		sports.Backhand, progress.Direction, 2.4, -1.5, feed.Pattern{Method: feed.ByRacket, Gap: 5, Sequences: 5, Pause: 6, Tasks: []feed.Task{
+	d := inPadel(
+		"Two Panes",
+		"Into the corner, off the side glass or the back: read which pane comes first, stay out of its way, and play "+
+			"cross-court.",
+		sports.Backhand,
+		progress.Direction,
+		2.4,
+		-1.5,
+		feed.Pattern{Method: feed.ByRacket, Gap: 5, Sequences: 5, Pause: 6, Tasks: []feed.Task{
 			offTheGlass(sports.RallyPace, sports.Backhand, 2.2, -3.6), offTheGlass(sports.RallyPace, sports.Backhand, 2.6, -2.4),
-		}})
+		}},
+	)
 	d.Measures = one(court.Target{Kind: court.BoxTarget, Box: "far-half"}, score.Goal{Kind: score.Streak, Count: 6})
 	d.Cues = []string{"Give the corner room", "Short swing, from low to high"}
 	return d
@@ -95,11 +132,31 @@ func lobAndGo() drill.Document {
 	in := court.From(court.Off(court.NetLine, 3, court.Near), court.Off(court.NearCentre, 0.3, court.Right))
 	lob := offTheGlass(sports.HalfPace, sports.Lob, 2.6, 1.2)
 	lob.Recover, lob.Gap = &in, 5
-	d := inPadel("Lob and Go", "Lob from the back, and while the ball is up, walk in: the next one is a volley at the net.",
-		sports.Lob, progress.Depth, 2, 1.2, feed.Pattern{Method: feed.ByRacket, Gap: 5, Sequences: 4, Pause: 10, Tasks: []feed.Task{lob, volley}})
+	d := inPadel(
+		"Lob and Go",
+		"Lob from the back, and while the ball is up, walk in: the next one is a volley at the net.",
+		sports.Lob,
+		progress.Depth,
+		2,
+		1.2,
+		feed.Pattern{Method: feed.ByRacket, Gap: 5, Sequences: 4, Pause: 10, Tasks: []feed.Task{lob, volley}},
+	)
 	d.Measures = numbered(
-		drill.Measure{Name: "lobs", What: score.Ball, Tasks: []int{0}, Target: target(deepStrip()), Goals: score.Course{{Kind: score.Total, Count: 8}}},
-		drill.Measure{Name: "volleys", What: score.Ball, Tasks: []int{1}, Stroke: sports.ForehandVolley, Target: target(farHalf()), Goals: score.Course{{Kind: score.Total, Count: 8}}},
+		drill.Measure{
+			Name:   "lobs",
+			What:   score.Ball,
+			Tasks:  []int{0},
+			Target: target(deepStrip()),
+			Goals:  score.Course{{Kind: score.Total, Count: 8}},
+		},
+		drill.Measure{
+			Name:   "volleys",
+			What:   score.Ball,
+			Tasks:  []int{1},
+			Stroke: sports.ForehandVolley,
+			Target: target(farHalf()),
+			Goals:  score.Course{{Kind: score.Total, Count: 8}},
+		},
 	)
 	d.Cues, d.Effort = []string{"High enough to walk in behind", "Split step when they strike"}, 7
 	return d
@@ -108,37 +165,82 @@ func lobAndGo() drill.Document {
 func volleysAndOneOver() drill.Document {
 	over := lobbed(4.8, sports.Overhead, off(court.NearService, 0.6, court.In, 0.8))
 	over.Gap = 5
-	d := inPadel("Three and One Over", "Volley, volley, then a lob: turn, go back with it and play it down deep, with control instead of power.",
-		sports.Overhead, progress.Consistency, 6.4, 0.8, feed.Pattern{Method: feed.ByRacket, Gap: 3.2, Sequences: 3, Pause: 8, Tasks: []feed.Task{
+	d := inPadel(
+		"Three and One Over",
+		"Volley, volley, then a lob: turn, go back with it and play it down deep, with control instead of power.",
+		sports.Overhead,
+		progress.Consistency,
+		6.4,
+		0.8,
+		feed.Pattern{Method: feed.ByRacket, Gap: 3.2, Sequences: 3, Pause: 8, Tasks: []feed.Task{
 			paced(sports.HalfPace, sports.ForehandVolley, off(court.NearService, 0.6, court.In, 1.6)),
 			paced(sports.HalfPace, sports.BackhandVolley, off(court.NearService, 0.6, court.In, 0)),
 			over,
-		}})
+		}},
+	)
 	d.Measures = one(farHalf(), score.Goal{Kind: score.Total, Count: 18})
-	d.Cues, d.Cautions = []string{"Sideways at once", "Deep and slow beats hard and out"}, []string{looseBalls, eyes, turnAndRun}
+	d.Cues, d.Cautions = []string{
+		"Sideways at once",
+		"Deep and slow beats hard and out",
+	}, []string{
+		looseBalls,
+		eyes,
+		turnAndRun,
+	}
 	return d
 }
 
 func atTheirFeet() drill.Document {
-	d := inPadel("At Their Feet", "Soft and low over the net, so that whoever stands there has to lift the next ball.",
-		sports.Forehand, progress.Direction, 2.4, 0, feed.Pattern{Method: feed.ByRacket, Gap: 3.8, Sequences: 4, Pause: 6, Tasks: []feed.Task{
-			paced(sports.HalfPace, sports.Forehand, off(court.NearBaseline, 4.2, court.In, 1)), paced(sports.HalfPace, sports.Backhand, off(court.NearBaseline, 4.2, court.In, -1)),
-		}})
-	feet := court.Ring(1.6, court.From(court.Off(court.NetLine, 3.4, court.Far), court.Off(court.FarCentre, 0, court.Right)))
+	d := inPadel(
+		"At Their Feet",
+		"Soft and low over the net, so that whoever stands there has to lift the next ball.",
+		sports.Forehand,
+		progress.Direction,
+		2.4,
+		0,
+		feed.Pattern{Method: feed.ByRacket, Gap: 3.8, Sequences: 4, Pause: 6, Tasks: []feed.Task{
+			paced(
+				sports.HalfPace,
+				sports.Forehand,
+				off(court.NearBaseline, 4.2, court.In, 1),
+			),
+			paced(sports.HalfPace, sports.Backhand, off(court.NearBaseline, 4.2, court.In, -1)),
+		}},
+	)
+	feet := court.Ring(
+		1.6,
+		court.From(court.Off(court.NetLine, 3.4, court.Far), court.Off(court.FarCentre, 0, court.Right)),
+	)
 	d.Measures = one(feet, score.Goal{Kind: score.Total, Count: 10})
-	d.Places = append(d.Places, at(drill.Opponent, court.From(court.Off(court.NetLine, 2.6, court.Far), court.Off(court.FarCentre, 2.6, court.Left))))
+	d.Places = append(
+		d.Places,
+		at(drill.Opponent, court.From(court.Off(court.NetLine, 2.6, court.Far), court.Off(court.FarCentre, 2.6, court.Left))),
+	)
 	d.Cues = []string{"Loose hand, slow ball", "Come in behind it"}
 	return d
 }
 
 func intoThePane() drill.Document {
 	serve := feed.Task{Stroke: sports.Serve, Method: feed.SelfDrop, Landing: off(court.NearService, 0.3, court.Out, 1.5)}
-	d := inPadel("Into the Pane", "Serves from the right, from below and after a bounce: deep in the box and near to the side glass.",
-		sports.Serve, progress.Direction, 2.5, 1.5, feed.Pattern{Method: feed.SelfDrop, Gap: 7, Sequences: 10, Tasks: []feed.Task{serve}})
-	d.Measures = one(court.Ring(1.5, court.From(court.Off(court.FarService, 1.5, court.In), court.Off(court.LeftSide, 1.5, court.In))), score.Goal{Kind: score.Total, Count: 12})
+	d := inPadel(
+		"Into the Pane",
+		"Serves from the right, from below and after a bounce: deep in the box and near to the side glass.",
+		sports.Serve,
+		progress.Direction,
+		2.5,
+		1.5,
+		feed.Pattern{Method: feed.SelfDrop, Gap: 7, Sequences: 10, Tasks: []feed.Task{serve}},
+	)
+	d.Measures = one(
+		court.Ring(1.5, court.From(court.Off(court.FarService, 1.5, court.In), court.Off(court.LeftSide, 1.5, court.In))),
+		score.Goal{Kind: score.Total, Count: 12},
+	)
 	d.Turns, d.Effort, d.Level = 2, 3, ""
 	d.Cues = []string{"Bounce it beside the front foot", "Waist high, and follow it in"}
-	d.Variations = []drill.Variation{easier("More time", feed.Transformation{Kind: feed.Slow, By: 1}), harder("Full pace", feed.Transformation{Kind: feed.Attack})}
+	d.Variations = []drill.Variation{
+		easier("More time", feed.Transformation{Kind: feed.Slow, By: 1}),
+		harder("Full pace", feed.Transformation{Kind: feed.Attack}),
+	}
 	return d
 }
 
@@ -148,8 +250,15 @@ func returnAndIn() drill.Document {
 	back.Recover, back.Gap = &in, 5.5
 	volley := paced(sports.HalfPace, sports.BackhandVolley, off(court.NearService, 0.2, court.In, -2.2))
 	volley.Gap = 5
-	d := inPadel("Return, Then In", "Return low and cross-court, come in behind it, and volley the answer.",
-		sports.Return, progress.Direction, 1.6, -2.4, feed.Pattern{Method: feed.ByRacket, Gap: 5.5, Sequences: 4, Pause: 8, Tasks: []feed.Task{back, volley}})
+	d := inPadel(
+		"Return, Then In",
+		"Return low and cross-court, come in behind it, and volley the answer.",
+		sports.Return,
+		progress.Direction,
+		1.6,
+		-2.4,
+		feed.Pattern{Method: feed.ByRacket, Gap: 5.5, Sequences: 4, Pause: 8, Tasks: []feed.Task{back, volley}},
+	)
 	d.Measures, d.Effort = one(farHalf(), score.Goal{Kind: score.Total, Count: 14}), 7
 	d.Cues = []string{"Meet it after the glass if it is deep, before if it is short", "Two steps, then split"}
 	return d
@@ -161,15 +270,44 @@ func twoAtTheNet() drill.Document {
 		t.Player = player
 		return t
 	}
-	d := inPadel("Shoulder to Shoulder", "Two at the net as if a rope tied them: whoever the ball comes to volleys deep through the middle, and both move with it.",
-		sports.ForehandVolley, progress.Consistency, 6.6, 2, feed.Pattern{Method: feed.ByRacket, Gap: 2.8, Sequences: 4, Pause: 6, Tasks: []feed.Task{
-			at2(0, sports.ForehandVolley, 2.6), at2(1, sports.BackhandVolley, -2.8), at2(0, sports.BackhandVolley, 1.2), at2(1, sports.ForehandVolley, -1.2),
-		}})
-	d.Places = append([]drill.Place{d.Places[0], at(drill.Start, off(court.NearBaseline, 6.6, court.In, -2))}, d.Places[1:]...)
+	d := inPadel(
+		"Shoulder to Shoulder",
+		"Two at the net as if a rope tied them: whoever the ball comes to volleys deep through the middle, and both move "+
+			"with it.",
+		sports.ForehandVolley,
+		progress.Consistency,
+		6.6,
+		2,
+		feed.Pattern{Method: feed.ByRacket, Gap: 2.8, Sequences: 4, Pause: 6, Tasks: []feed.Task{
+			at2(
+				0,
+				sports.ForehandVolley,
+				2.6,
+			),
+			at2(1, sports.BackhandVolley, -2.8),
+			at2(0, sports.BackhandVolley, 1.2),
+			at2(1, sports.ForehandVolley, -1.2),
+		}},
+	)
+	d.Places = append(
+		[]drill.Place{d.Places[0], at(drill.Start, off(court.NearBaseline, 6.6, court.In, -2))},
+		d.Places[1:]...)
 	middle := court.Target{Kind: court.BoxTarget, Mark: ptr(off(court.FarBaseline, 3, court.In, 0)), Width: 4, Depth: 5}
 	d.Measures = numbered(
-		drill.Measure{Name: "right", What: score.Ball, Tasks: []int{0, 2}, Target: &middle, Goals: score.Course{{Kind: score.Total, Count: 12}}},
-		drill.Measure{Name: "left", What: score.Ball, Tasks: []int{1, 3}, Target: &middle, Goals: score.Course{{Kind: score.Total, Count: 12}}},
+		drill.Measure{
+			Name:   "right",
+			What:   score.Ball,
+			Tasks:  []int{0, 2},
+			Target: &middle,
+			Goals:  score.Course{{Kind: score.Total, Count: 12}},
+		},
+		drill.Measure{
+			Name:   "left",
+			What:   score.Ball,
+			Tasks:  []int{1, 3},
+			Target: &middle,
+			Goals:  score.Course{{Kind: score.Total, Count: 12}},
+		},
 	)
 	d.Cues, d.Cautions = []string{"Same line, same distance", "Call early: mine, or yours"}, []string{looseBalls, eyes}
 	return d
@@ -182,28 +320,53 @@ func glassShadows() drill.Document {
 	step := func(stroke sports.Stroke, fromBack, across float64) feed.Task {
 		return feed.Task{Kind: feed.ShadowTask, Stroke: stroke, Landing: off(court.NearBaseline, fromBack, court.In, across)}
 	}
-	d := inPadel("Net, Glass, Net", "Without a ball: volley at the net, turn and go back to the glass, lift from there, and in again.",
-		sports.Forehand, progress.Consistency, 5, 1, feed.Pattern{Method: feed.ByHand, Gap: 3.6, Sequences: 3, Pause: 20, Tasks: []feed.Task{
-			step(sports.ForehandVolley, 7, 1.4), step(sports.Lob, 1.6, 1.8), step(sports.BackhandVolley, 7, 0.2), step(sports.Lob, 1.6, 0.2),
-		}})
+	d := inPadel(
+		"Net, Glass, Net",
+		"Without a ball: volley at the net, turn and go back to the glass, lift from there, and in again.",
+		sports.Forehand,
+		progress.Consistency,
+		5,
+		1,
+		feed.Pattern{Method: feed.ByHand, Gap: 3.6, Sequences: 3, Pause: 20, Tasks: []feed.Task{
+			step(
+				sports.ForehandVolley,
+				7,
+				1.4,
+			),
+			step(sports.Lob, 1.6, 1.8),
+			step(sports.BackhandVolley, 7, 0.2),
+			step(sports.Lob, 1.6, 0.2),
+		}},
+	)
 	d.Measures, d.Effort, d.Turns = repeated(score.Goal{Kind: score.Total, Count: 24}), 7, 2
 	d.Cues, d.Equipment = []string{"Turn, do not run backwards", "Low at the glass"}, []string{"4 flat markers"}
 	return d
 }
 
 func highAndHome() drill.Document {
-	d := inPadel("High and Home", "Two cross-court, lobs only: as long as it stays up there, nobody is in trouble.",
-		sports.Lob, progress.Depth, 1.8, 2, feed.Pattern{Method: feed.ByRacket, Gap: 4.2, Sequences: 6, Pause: 4, Tasks: []feed.Task{
+	d := inPadel(
+		"High and Home",
+		"Two cross-court, lobs only: as long as it stays up there, nobody is in trouble.",
+		sports.Lob,
+		progress.Depth,
+		1.8,
+		2,
+		feed.Pattern{Method: feed.ByRacket, Gap: 4.2, Sequences: 6, Pause: 4, Tasks: []feed.Task{
 			lobbed(4.5, sports.Lob, off(court.NearBaseline, 2.6, court.In, 2)),
-		}})
-	d.Measures = one(court.Ring(1.8, court.From(court.Off(court.FarBaseline, 1.9, court.In), court.Off(court.LeftSide, 2.2, court.In))), score.Goal{Kind: score.Streak, Count: 5})
+		}},
+	)
+	d.Measures = one(
+		court.Ring(1.8, court.From(court.Off(court.FarBaseline, 1.9, court.In), court.Off(court.LeftSide, 2.2, court.In))),
+		score.Goal{Kind: score.Streak, Count: 5},
+	)
 	d.Cues = []string{"Open face, long follow-through", "Aim at where the glass begins"}
 	return d
 }
 
 func whoHoldsTheNet() game.Document {
 	d := points(court.Padel, "padel")
-	d.Name, d.Summary = "Who Holds the Net", "Two against two, one pair at the net, one at the glass. A rally won at the net is 1, a rally won from the glass takes the net and is 2."
+	d.Name, d.Summary = "Who Holds the Net", "Two against two, one pair at the net, one at the glass. A rally won at "+
+		"the net is 1, a rally won from the glass takes the net and is 2."
 	d.Rules.Spots = slices.Concat(facing("padel", 2, 0.35)[:2], facing("padel", 2, 0.8)[2:])
 	d.Rules.Feed = game.Feed{Kind: game.CoachFeeds}
 	d.Rules.After = game.After{Net: game.Near}
@@ -215,7 +378,8 @@ func whoHoldsTheNet() game.Document {
 
 func fromTheGlass() game.Document {
 	d := points(court.Padel, "padel")
-	d.Name, d.Summary = "Glass Counts Double", "Two against two, with a serve. A rally in which the winners played a ball off the glass is 2, any other one 1."
+	d.Name, d.Summary = "Glass Counts Double", "Two against two, with a serve. A rally in which the winners played a "+
+		"ball off the glass is 2, any other one 1."
 	d.Rules.Spots = facing("padel", 2, 0.8)
 	d.Rules.Feed = game.Feed{Changes: game.AfterRallies, Every: 4, Second: true}
 	d.Rules.Awards = []game.Award{{ID: "glass", Name: "won after the glass", Points: 2, Ends: game.WinsRally}}
@@ -226,7 +390,8 @@ func fromTheGlass() game.Document {
 
 func crossCourtPairs() game.Document {
 	d := points(court.Padel, "padel")
-	d.Name, d.Summary = "Half a Court Each", "One against one on the diagonal, two pairs on one court. Who lobs may come in; who is lobbed goes back."
+	d.Name, d.Summary = "Half a Court Each", "One against one on the diagonal, two pairs on one court. Who lobs may "+
+		"come in; who is lobbed goes back."
 	d.Rules.Spots = facing("padel", 1, 0.85)
 	d.Rules.Feed = game.Feed{Kind: game.PlayerFeeds, Changes: game.AfterRallies, Every: 2}
 	d.Rules.Restrictions = []game.Restriction{{Kind: game.CrossCourtOnly}, {Kind: game.NotOnTheFeed}}

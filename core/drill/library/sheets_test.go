@@ -13,8 +13,8 @@ import (
 	"hodometer/core/game"
 )
 
-// sheet is a score sheet worked out by hand: on each line what was tapped, and after an arrow what the board has to show then – points
-// first, then any of: feeds, box, net, ball, spots, own, over.
+// sheet is a score sheet worked out by hand: on each line what was tapped, and after an arrow what the board has to
+// show then – points first, then any of: feeds, box, net, ball, spots, own, over.
 type sheet struct {
 	name    string
 	of      string // the ready game
@@ -22,10 +22,15 @@ type sheet struct {
 	lines   string
 }
 
-// tap reads what was tapped: N or F for a rally won by the near or the far side, with the name of an award or "broke" and a number behind
-// it, "fault", "again" and "time".
+// tap reads what was tapped: N or F for a rally won by the near or the far side, with the name of an award or "broke"
+// and a number behind it, "fault", "again" and "time".
 func tap(t *testing.T, text string, n, rally int) game.Event {
-	e := game.Event{ID: fmt.Sprintf("e%04d", n), At: time.Date(2026, 3, 10, 16, 0, n, 0, time.UTC), Rally: rally, Kind: game.EventKind(text)}
+	e := game.Event{
+		ID:    fmt.Sprintf("e%04d", n),
+		At:    time.Date(2026, 3, 10, 16, 0, n, 0, time.UTC),
+		Rally: rally,
+		Kind:  game.EventKind(text),
+	}
 	side, rest, _ := strings.Cut(text, " ")
 	switch side {
 	case "N":

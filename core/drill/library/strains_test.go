@@ -15,7 +15,8 @@ import (
 // By eye, drill by drill: what they ask of a body. Common practice, no source.
 func TestWhatDrillsAskOfABody(t *testing.T) {
 	const (
-		serves, back, wide, lunge, full = student.ServesAndOverheads, student.Backhands, student.WideRunning, student.Lunges, student.FullPace
+		serves, back, wide, lunge, full = student.ServesAndOverheads, student.Backhands, student.WideRunning, student.Lunges,
+			student.FullPace
 	)
 	want := map[string][]student.Strain{
 		"Coin in the Corner": {},
@@ -48,12 +49,17 @@ func TestWhatDrillsAskOfABody(t *testing.T) {
 	require.Equal(t, len(want), found)
 }
 
-// Mirrored for the other hand a drill asks the same; on the other wing a forehand drill asks for backhands, and without its balls for nothing.
+// Mirrored for the other hand a drill asks the same; on the other wing a forehand drill asks for backhands, and without
+// its balls for nothing.
 func TestWhatIsAskedFollowsTheDrill(t *testing.T) {
 	for _, s := range library.All() {
 		d := s.Document
 		require.Equal(t, d.Strains(), d.Mirrored().Strains(), d.Name)
 	}
-	require.Equal(t, []student.Strain{student.ServesAndOverheads}, drill.Document{Sport: "tennis", Stroke: sports.Serve}.Strains())
+	require.Equal(
+		t,
+		[]student.Strain{student.ServesAndOverheads},
+		drill.Document{Sport: "tennis", Stroke: sports.Serve}.Strains(),
+	)
 	require.Empty(t, drill.Document{Sport: "tennis", Stroke: sports.Forehand}.Strains())
 }

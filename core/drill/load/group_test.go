@@ -31,8 +31,10 @@ func TestADrillAdaptsToWhoTurnedUp(t *testing.T) {
 		{"never more lines than players", "Two and Away", 2, 4, whole, 2, "2 lines of 1, each with a feeder of its own."},
 		{"a partner is missing", "Net Alphabet", 1, 1, whole, 1, "The coach stands in as the partner."},
 		{"two pairs share a court where the drill is narrow", "Closing the Door", 4, 1, whole, 2, "2 pairs side by side."},
-		{"half a court holds one pair", "Closing the Door", 5, 1, half, 1, "1 pair side by side, 3 on deck and in at the next change."},
-		{"a wide rally needs a court", "Crossroads", 8, 1, load.Space{Courts: 2}, 2, "2 pairs side by side, 4 on deck and in at the next change."},
+		{"half a court holds one pair", "Closing the Door", 5, 1, half, 1, "1 pair side by side, 3 on deck and in at the " +
+			"next change."},
+		{"a wide rally needs a court", "Crossroads", 8, 1, load.Space{Courts: 2}, 2, "2 pairs side by side, 4 on deck " +
+			"and in at the next change."},
 		{"two against one", "Pair Against One", 3, 1, whole, 1, "1 three side by side."},
 	} {
 		t.Run(c.name, func(t *testing.T) {
@@ -57,9 +59,9 @@ func TestNarrowDrillsFitHalfACourt(t *testing.T) {
 	require.False(t, load.Narrow(sample.Drill(t, "Crossroads")), "cross-court")
 }
 
-// By hand: a coach feeds a drive, and a volleyer takes what is driven: 2 strokes of one ball, 5 times a turn, 2×2 s and a
-// pause of 2 s, so 30 s a turn. Six players are three pairs in each of 4 turns: 12 turns are 6 min and 60 balls; each plays
-// 4×5 = 20 strokes, half of them drives. They wait while the two other pairs play.
+// By hand: a coach feeds a drive, and a volleyer takes what is driven: 2 strokes of one ball, 5 times a turn, 2×2 s and
+// a pause of 2 s, so 30 s a turn. Six players are three pairs in each of 4 turns: 12 turns are 6 min and 60 balls; each
+// plays 4×5 = 20 strokes, half of them drives. They wait while the two other pairs play.
 func TestPartsHaveQueuesOfTheirOwn(t *testing.T) {
 	d := sample.Drill(t, "Two and Away")
 	d.Places = append(d.Places, drill.Place{Kind: drill.Start, Mark: court.At(-1, 4)})
@@ -92,7 +94,11 @@ func TestPartsHaveQueuesOfTheirOwn(t *testing.T) {
 		require.NotEqual(t, each[0], each[1], "the other part the next time")
 	}
 	require.NoError(t, form.Check())
-	require.Equal(t, []string{"player 1: drive", "player 2: forehand volley"}, []string{form.Spots[0].Name, form.Spots[1].Name})
+	require.Equal(
+		t,
+		[]string{"player 1: drive", "player 2: forehand volley"},
+		[]string{form.Spots[0].Name, form.Spots[1].Name},
+	)
 	_, phrase = load.Arrange(d, 1, 1, load.Space{})
 	require.Equal(t, "The coach takes the part that is left.", phrase)
 	_, phrase = load.Arrange(d, 2, 1, load.Space{})

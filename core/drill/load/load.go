@@ -35,9 +35,9 @@ type Load struct {
 
 // For works out what a drill takes when everybody of a group has so many turns.
 //
-// Feeding is players in the longest line × turns × the turn with its pauses; less where the next player starts
-// before the last one has finished, and a rally, or a turn with several parts, is a turn of all who play it. Every basketful is picked up by
-// the players and the coach together: balls × seconds a ball ÷ (people + 1).
+// Feeding is players in the longest line × turns × the turn with its pauses; less where the next player starts before
+// the last one has finished, and a rally, or a turn with several parts, is a turn of all who play it. Every basketful
+// is picked up by the players and the coach together: balls × seconds a ball ÷ (people + 1).
 func For(d drill.Document, g Group, turns int, s coach.Settings) Load {
 	people, once := g.People, AtOnce(d)
 	together := func(line int) int { return (line + once - 1) / once }
@@ -97,7 +97,11 @@ func (l Load) Derivation(d drill.Document, s coach.Settings) metric.Derivation {
 		Formula: "set-up + players in a line × turns × turn + balls × seconds a ball ÷ (players + coach)",
 		Inputs: []metric.Input{
 			{Name: "Set-up and explaining", Value: units.Clock(l.SetUp) + " min"},
-			{Name: "Players × turns", Value: fmt.Sprintf("%d × %d", l.People, l.Turns)}, {Name: "Lines", Value: fmt.Sprint(l.Lines)},
+			{
+				Name:  "Players × turns",
+				Value: fmt.Sprintf("%d × %d", l.People, l.Turns),
+			},
+			{Name: "Lines", Value: fmt.Sprint(l.Lines)},
 			{Name: "One turn with its pauses", Value: units.Decimal(d.Pattern.TurnSeconds(), 1) + " s"},
 			{Name: "Feeding", Value: units.Clock(l.Feeding) + " min"},
 			{Name: units.Title(l.Word), Value: d.Fed(l.Balls)},

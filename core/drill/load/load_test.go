@@ -30,12 +30,22 @@ func TestLoadByHand(t *testing.T) {
 	require.InDelta(t, 45, l.Waiting, 1e-9)
 	// One turn for both takes 2 × 39 + 12 × 2.5 / 3 = 88 s: 400 s less 60 s of set-up hold three of them.
 	require.Equal(t, 3, load.TurnsIn(sample.Coin().Document, 400, load.Group{People: 2}, coach.Default()))
-	require.Equal(t, 4, load.TurnsIn(sample.Coin().Document, 412, load.Group{People: 2}, coach.Default()), "exactly enough is enough")
+	require.Equal(
+		t,
+		4,
+		load.TurnsIn(sample.Coin().Document, 412, load.Group{People: 2}, coach.Default()),
+		"exactly enough is enough",
+	)
 	require.Equal(t, 0, load.TurnsIn(sample.Coin().Document, 30, load.Group{People: 2}, coach.Default()))
 
 	basket := coach.Default()
 	basket.Basket = 20
-	require.Equal(t, 3, load.For(sample.Coin().Document, load.Group{People: 2}, 4, basket).Baskets, "48 balls are three baskets of 20")
+	require.Equal(
+		t,
+		3,
+		load.For(sample.Coin().Document, load.Group{People: 2}, 4, basket).Baskets,
+		"48 balls are three baskets of 20",
+	)
 }
 
 func TestMoreOfAnythingNeverTakesLess(t *testing.T) {
@@ -43,7 +53,11 @@ func TestMoreOfAnythingNeverTakesLess(t *testing.T) {
 		d := sample.Coin().Document
 		d.Pattern.Gap = rapid.Float64Range(0.5, 60).Draw(t, "gap")
 		d.Pattern.Sequences = rapid.IntRange(1, 20).Draw(t, "sequences")
-		group, turns := load.Group{People: rapid.IntRange(1, 12).Draw(t, "people"), Lines: rapid.IntRange(0, 4).Draw(t, "lines")}, rapid.IntRange(1, 50).Draw(t, "turns")
+		group, turns := load.Group{
+			People: rapid.IntRange(1, 12).Draw(t, "people"),
+			Lines:  rapid.IntRange(0, 4).Draw(t, "lines"),
+		}, rapid.IntRange(1, 50).
+			Draw(t, "turns")
 		s := coach.Default()
 		less, more := load.For(d, group, turns, s), load.For(d, group, turns+1, s)
 		require.Greater(t, more.Need, less.Need)
@@ -104,7 +118,15 @@ func TestWaitingIsWhatTheStartsSay(t *testing.T) {
 				starts = append(starts, over-overlap)
 			}
 			played := d.Pattern.TurnSeconds() - d.Pattern.Pause
-			require.InDelta(t, starts[together]-played, load.For(d, group, 2, coach.Default()).Waiting, 1e-9, "%s, %g s", d.Name, overlap)
+			require.InDelta(
+				t,
+				starts[together]-played,
+				load.For(d, group, 2, coach.Default()).Waiting,
+				1e-9,
+				"%s, %g s",
+				d.Name,
+				overlap,
+			)
 		}
 	}
 }
@@ -120,5 +142,9 @@ func TestShuttlesComeInTubes(t *testing.T) {
 	s.Tube = 6
 	require.Equal(t, (of.Balls+5)/6, load.For(d, load.Group{People: 2}, 2, s).Baskets)
 	require.Equal(t, coach.Container{One: "box", Many: "boxes", Holds: 100, Has: 1}, s.Container(court.TableTennis))
-	require.Equal(t, coach.Container{One: "basket", Many: "baskets", Holds: s.Basket, Has: s.Baskets}, s.Container(court.Squash))
+	require.Equal(
+		t,
+		coach.Container{One: "basket", Many: "baskets", Holds: s.Basket, Has: s.Baskets},
+		s.Container(court.Squash),
+	)
 }

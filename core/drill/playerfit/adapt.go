@@ -27,7 +27,15 @@ type AdaptRequest struct {
 
 // Adapt changes the goal or the target so that it suits a player, and says what changed. The drill is
 // taken as it stands, as For takes it. It returns invalid.Fields.
-func Adapt(ctx context.Context, d drill.Document, want AdaptRequest, evidence []Evidence, player footwork.Player, people int, s coach.Settings) (drill.Document, string, error) {
+func Adapt(
+	ctx context.Context,
+	d drill.Document,
+	want AdaptRequest,
+	evidence []Evidence,
+	player footwork.Player,
+	people int,
+	s coach.Settings,
+) (drill.Document, string, error) {
 	i := 0
 	if want.Measure > 0 {
 		i = slices.IndexFunc(d.Measures, func(m drill.Measure) bool { return m.Number == want.Measure })
@@ -50,7 +58,16 @@ func Adapt(ctx context.Context, d drill.Document, want AdaptRequest, evidence []
 	return d, "", invalid.Fields{{Path: "fit", Message: "say what is to be fitted: the goal or the target"}}
 }
 
-func fitGoal(ctx context.Context, d drill.Document, i int, want AdaptRequest, turn simulation.Simulation, evidence Evidence, people int, s coach.Settings) (drill.Document, string, error) {
+func fitGoal(
+	ctx context.Context,
+	d drill.Document,
+	i int,
+	want AdaptRequest,
+	turn simulation.Simulation,
+	evidence Evidence,
+	people int,
+	s coach.Settings,
+) (drill.Document, string, error) {
 	m := d.Measures[i]
 	_, rates, _ := repliesOf(d, m, turn, evidence, s) // the rates hold also where no ball can be played to the target
 	q := Ask(d, m, m.Goals[want.Goal], rates, simulation.StrokeGap(d, turn.Timeline), people, s)
@@ -67,7 +84,15 @@ func fitGoal(ctx context.Context, d drill.Document, i int, want AdaptRequest, tu
 	return d.With(i, m), fmt.Sprintf("%s is met 4 times in 5 within %s min.", goal, units.Decimal(want.Minutes, 1)), nil
 }
 
-func fitSize(ctx context.Context, d drill.Document, i int, want AdaptRequest, turn simulation.Simulation, evidence Evidence, s coach.Settings) (drill.Document, string, error) {
+func fitSize(
+	ctx context.Context,
+	d drill.Document,
+	i int,
+	want AdaptRequest,
+	turn simulation.Simulation,
+	evidence Evidence,
+	s coach.Settings,
+) (drill.Document, string, error) {
 	m := d.Measures[i]
 	m.Target = d.TargetOf(m)
 	replies, rates, err := repliesOf(d, m, turn, evidence, s)
@@ -100,10 +125,25 @@ func fitSize(ctx context.Context, d drill.Document, i int, want AdaptRequest, tu
 		return d, "", err
 	}
 	m.Target = &target
-	return d.With(i, m), fmt.Sprintf("The %s is hit %s of 10.", replies.court.DescribeTarget(target, s.Tape()), units.Decimal(10*want.Hit, 1)), nil
+	return d.With(
+			i,
+			m,
+		), fmt.Sprintf(
+			"The %s is hit %s of 10.",
+			replies.court.DescribeTarget(target, s.Tape()),
+			units.Decimal(10*want.Hit, 1),
+		), nil
 }
 
-func fitAim(ctx context.Context, d drill.Document, i int, want AdaptRequest, turn simulation.Simulation, evidence Evidence, s coach.Settings) (drill.Document, string, error) {
+func fitAim(
+	ctx context.Context,
+	d drill.Document,
+	i int,
+	want AdaptRequest,
+	turn simulation.Simulation,
+	evidence Evidence,
+	s coach.Settings,
+) (drill.Document, string, error) {
 	m := d.Measures[i]
 	m.Target = d.TargetOf(m)
 	replies, _, err := repliesOf(d, m, turn, evidence, s)
@@ -113,7 +153,12 @@ func fitAim(ctx context.Context, d drill.Document, i int, want AdaptRequest, tur
 	shape, _ := d.Aimed(m)
 	ground, err := groundOf(d, replies, shape)
 	if m.Target.Mark == nil || err != nil {
-		return d, "", invalid.Fields{{Path: "target", Message: "only a target with a mark of its own can be moved to the best aim: a circle, a rectangle or a cone"}}
+		return d, "", invalid.Fields{
+			{
+				Path:    "target",
+				Message: "only a target with a mark of its own can be moved to the best aim: a circle, a rectangle or a cone",
+			},
+		}
 	}
 	best, err := ground.BestAim(ctx, replies.scatter, want.Errors)
 	if err != nil {

@@ -16,7 +16,12 @@ import (
 func Clock(d drill.Document, m drill.Measure, stroke float64, people int, s coach.Settings) odds.Clock {
 	p := d.Pattern
 	roles := p.Roles() // so many have a turn at once
-	c := odds.Clock{People: (people + roles - 1) / roles, Basket: s.Container(d.Sport).Batch(), PickUp: s.PickUp, Pause: p.Pause}
+	c := odds.Clock{
+		People: (people + roles - 1) / roles,
+		Basket: s.Container(d.Sport).Batch(),
+		PickUp: s.PickUp,
+		Pause:  p.Pause,
+	}
 	if p.Next == feed.AllAtOnce {
 		c.People = 1
 	}
@@ -60,9 +65,24 @@ func Chance(m drill.Measure, rates odds.Estimates) float64 {
 }
 
 // Ask is a goal of a measure for somebody, by what is known of their rates. A stroke of a rally takes so many seconds.
-func Ask(d drill.Document, m drill.Measure, g score.Goal, rates odds.Estimates, stroke float64, people int, s coach.Settings) odds.Question {
+func Ask(
+	d drill.Document,
+	m drill.Measure,
+	g score.Goal,
+	rates odds.Estimates,
+	stroke float64,
+	people int,
+	s coach.Settings,
+) odds.Question {
 	chance := Chance(m, rates)
-	return odds.Question{Goal: g, Rate: chance, Partner: chance, Kinds: rates.Kinds, Unit: m.What, Clock: Clock(d, m, stroke, people, s)}
+	return odds.Question{
+		Goal:    g,
+		Rate:    chance,
+		Partner: chance,
+		Kinds:   rates.Kinds,
+		Unit:    m.What,
+		Clock:   Clock(d, m, stroke, people, s),
+	}
 }
 
 // Planned is the question with what there is of a measure in so many turns: so many attempts, or of rallies the seconds
@@ -77,8 +97,8 @@ func Planned(q odds.Question, d drill.Document, m drill.Measure, turns int, play
 	return q
 }
 
-// Tries is how many attempts a player has at a measure, with the words for one and for several. Measures that follow one
-// another share them, but for those with a time of their own.
+// Tries is how many attempts a player has at a measure, with the words for one and for several. Measures that follow
+// one another share them, but for those with a time of their own.
 func Tries(q odds.Question, d drill.Document, m drill.Measure) (n int, one, many string) {
 	n, one, many = q.Attempts()
 	if d.Order.Follow() && m.Goals[0].Kind != score.AsManyAsPossible {

@@ -18,8 +18,8 @@ import (
 	"hodometer/core/sport/sports"
 )
 
-// Ball is one ball of a turn that belongs to a measure, and how often somebody makes it: reached × in the target, scattered
-// as widely as it is loosened × not mishit.
+// Ball is one ball of a turn that belongs to a measure, and how often somebody makes it: reached × in the target,
+// scattered as widely as it is loosened × not mishit.
 type Ball struct {
 	Task     int     `json:"task" description:"In the pattern, from 0; of a rally the stroke"`
 	Sequence int     `json:"sequence"`
@@ -44,8 +44,8 @@ func mishit(level student.Level) float64 {
 	return 0.05
 }
 
-// steadiness is how much narrower a serve scatters than other strokes: nobody hurries one's own toss. Common practice, no
-// source.
+// steadiness is how much narrower a serve scatters than other strokes: nobody hurries one's own toss. Common practice,
+// no source.
 func steadiness(t feed.Task) float64 {
 	if t.Served() {
 		return 0.75
@@ -65,7 +65,13 @@ type judge struct {
 	known map[[5]float64]Ball
 }
 
-func judgeOf(d drill.Document, m drill.Measure, player footwork.Player, level student.Level, s coach.Settings) (*judge, error) {
+func judgeOf(
+	d drill.Document,
+	m drill.Measure,
+	player footwork.Player,
+	level student.Level,
+	s coach.Settings,
+) (*judge, error) {
 	shape, err := shapeOf(d, m)
 	if err != nil {
 		return nil, err
@@ -75,12 +81,21 @@ func judgeOf(d drill.Document, m drill.Measure, player footwork.Player, level st
 		return nil, err
 	}
 	resolved.Power = player.Power
-	j := &judge{d: d, m: m, drill: resolved, level: level, wide: player.Scatter, shape: shape, at: aimAt(d, m, resolved.World.Court, shape), known: map[[5]float64]Ball{}}
+	j := &judge{
+		d:     d,
+		m:     m,
+		drill: resolved,
+		level: level,
+		wide:  player.Scatter,
+		shape: shape,
+		at:    aimAt(d, m, resolved.World.Court, shape),
+		known: map[[5]float64]Ball{},
+	}
 	return j, nil
 }
 
-// aimAt is where replies to the target of a measure are aimed. A serve without a target of its own goes as deep into the box as
-// players aim it, in badminton short.
+// aimAt is where replies to the target of a measure are aimed. A serve without a target of its own goes as deep into
+// the box as players aim it, in badminton short.
 func aimAt(d drill.Document, m drill.Measure, c court.Court, shape court.Shape) court.Point {
 	at, target := c.AimPoint(shape), d.TargetOf(m)
 	if m.Target != nil || target == nil {
@@ -114,14 +129,28 @@ func (j *judge) reply(i footwork.Interception) (replies, error) {
 			return replies{}, err
 		}
 	}
-	r := replies{stroke: stroke{world: j.drill.World, at: at, level: odds.LaunchScatter(j.level).Times(i.Loose * j.wide * steadiness(task))}, court: j.drill.World.Court, source: "Scatter of the launch by level: common practice, no source"}
+	r := replies{
+		stroke: stroke{
+			world: j.drill.World,
+			at:    at,
+			level: odds.LaunchScatter(j.level).Times(i.Loose * j.wide * steadiness(task)),
+		},
+		court:  j.drill.World.Court,
+		source: "Scatter of the launch by level: common practice, no source",
+	}
 	var err error
 	if r.launch, err = reply(j.drill, task, i, at, j.shape); err != nil {
 		return r, err
 	}
 	over, sigma, ok := r.world.OverNet(r.launch, r.level)
 	if ok && over < 3*sigma && j.shape.Kind != court.WallBand && !r.launch.OwnFirst && !task.FirstServe() {
-		want := flight.Want{From: r.launch.From, Landing: at, By: flight.ByClearance, Value: 3 * sigma, Spin: task.Answered(j.d.Sport).SpinOf(j.d.Sport)}
+		want := flight.Want{
+			From:    r.launch.From,
+			Landing: at,
+			By:      flight.ByClearance,
+			Value:   3 * sigma,
+			Spin:    task.Answered(j.d.Sport).SpinOf(j.d.Sport),
+		}
 		if higher, err := r.world.Aim(want); err == nil {
 			r.launch = higher
 			over, sigma, _ = r.world.OverNet(r.launch, r.level)
@@ -182,7 +211,13 @@ func (j *judge) ball(i footwork.Interception) Ball {
 	}
 	// The same ball again is not worked out again: to two centimetres and two hundredths.
 	const grain = 0.02
-	key := [5]float64{float64(i.Task), math.Round(i.Where.X / grain), math.Round(i.Where.Y / grain), math.Round(i.Where.Z / grain), math.Round(i.Loose / grain)}
+	key := [5]float64{
+		float64(i.Task),
+		math.Round(i.Where.X / grain),
+		math.Round(i.Where.Y / grain),
+		math.Round(i.Where.Z / grain),
+		math.Round(i.Loose / grain),
+	}
 	if j.d.Pattern.Rally != nil {
 		key[0] = 0
 	}
@@ -199,8 +234,8 @@ func (j *judge) ball(i footwork.Interception) Ball {
 	return b
 }
 
-// made is the chance of one attempt at a measure, from its balls: the mean, and of sequences the mean of what is made of
-// all balls of each.
+// made is the chance of one attempt at a measure, from its balls: the mean, and of sequences the mean of what is made
+// of all balls of each.
 func made(m drill.Measure, balls []Ball) float64 {
 	if m.What != score.Sequence {
 		return mean(balls)
@@ -219,8 +254,8 @@ func made(m drill.Measure, balls []Ball) float64 {
 	return sum / float64(len(whole))
 }
 
-// Moved are balls whose chances are moved together so that their mean is a rate: what was counted never makes the harder
-// ball the easier one. A ball that is never made stays so.
+// Moved are balls whose chances are moved together so that their mean is a rate: what was counted never makes the
+// harder ball the easier one. A ball that is never made stays so.
 func Moved(balls []Ball, rate float64) []Ball { return shifted(balls, shiftTo(balls, rate)) }
 
 // shifted are balls with the log-odds of each moved by the same.

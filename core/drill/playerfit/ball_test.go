@@ -20,9 +20,15 @@ import (
 	"hodometer/internal/sample"
 )
 
-// ballsOf are the balls of each measure of a drill as a coach feeds it, for somebody of a level of whom nothing is known,
-// with the turn they are from.
-func ballsOf(t require.TestingT, d drill.Document, player footwork.Player, level student.Level, s coach.Settings) ([][]playerfit.Ball, footwork.Timeline) {
+// ballsOf are the balls of each measure of a drill as a coach feeds it, for somebody of a level of whom nothing is
+// known, with the turn they are from.
+func ballsOf(
+	t require.TestingT,
+	d drill.Document,
+	player footwork.Player,
+	level student.Level,
+	s coach.Settings,
+) ([][]playerfit.Ball, footwork.Timeline) {
 	turn, err := simulation.Run(context.Background(), d, player, s)
 	require.NoError(t, err)
 	fit, err := playerfit.For(context.Background(), d, turn, all(d, playerfit.Evidence{Level: level}), 1, s)
@@ -189,7 +195,13 @@ func TestMoreTimeIsNeverHarder(t *testing.T) {
 			continue
 		}
 		rate := func(share float64) []float64 {
-			known, err := playerfit.Know(t.Context(), timed(d, share), d.PlayerFor(d.Written(), student.RightHand), d.Written(), coach.Default())
+			known, err := playerfit.Know(
+				t.Context(),
+				timed(d, share),
+				d.PlayerFor(d.Written(), student.RightHand),
+				d.Written(),
+				coach.Default(),
+			)
 			require.NoError(t, err)
 			var list []float64
 			for _, prior := range known.Priors {

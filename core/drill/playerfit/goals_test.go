@@ -19,12 +19,21 @@ import (
 func asked(t testing.TB) (list []odds.Question) {
 	for _, stored := range library.All() {
 		d := stored.Document
-		known, err := playerfit.Know(t.Context(), d, d.PlayerFor(student.Club, student.RightHand), student.Club, coach.Default())
+		known, err := playerfit.Know(
+			t.Context(),
+			d,
+			d.PlayerFor(student.Club, student.RightHand),
+			student.Club,
+			coach.Default(),
+		)
 		require.NoError(t, err)
 		for i, m := range d.Measures {
 			for _, g := range m.Goals {
 				if m.What != score.Time {
-					list = append(list, playerfit.Ask(d, m, g, playerfit.Evidence{}.Rates(known.Priors[i]), known.Stroke, 2, coach.Default()))
+					list = append(
+						list,
+						playerfit.Ask(d, m, g, playerfit.Evidence{}.Rates(known.Priors[i]), known.Stroke, 2, coach.Default()),
+					)
 				}
 			}
 		}

@@ -21,10 +21,16 @@ type Known struct {
 	Stroke float64      // seconds from stroke to stroke of a rally; 0 where there is none
 }
 
-// Know works out one turn of a drill for a player, and from it what their level makes of each target. The drill is taken
-// as it stands, as For takes it. A drill that cannot be fed leaves what is usual for the level. It returns ctx.Err() when
-// cancelled.
-func Know(ctx context.Context, d drill.Document, player footwork.Player, level student.Level, s coach.Settings) (Known, error) {
+// Know works out one turn of a drill for a player, and from it what their level makes of each target. The drill is
+// taken as it stands, as For takes it. A drill that cannot be fed leaves what is usual for the level. It returns
+// ctx.Err() when cancelled.
+func Know(
+	ctx context.Context,
+	d drill.Document,
+	player footwork.Player,
+	level student.Level,
+	s coach.Settings,
+) (Known, error) {
 	line, err := simulation.TurnOf(ctx, d, player, s)
 	var wrong invalid.Fields
 	if err != nil && !errors.As(err, &wrong) {
@@ -37,14 +43,24 @@ func Know(ctx context.Context, d drill.Document, player footwork.Player, level s
 	return k, nil
 }
 
-// priorOf is what a level makes of one attempt at a measure: of its balls what the level makes of each, where that is known,
-// and else what is usual; of a sequence the product of its balls.
-func priorOf(d drill.Document, m drill.Measure, player footwork.Player, line footwork.Timeline, level student.Level, s coach.Settings) odds.Prior {
+// priorOf is what a level makes of one attempt at a measure: of its balls what the level makes of each, where that is
+// known, and else what is usual; of a sequence the product of its balls.
+func priorOf(
+	d drill.Document,
+	m drill.Measure,
+	player footwork.Player,
+	line footwork.Timeline,
+	level student.Level,
+	s coach.Settings,
+) odds.Prior {
 	prior := odds.LevelPrior(level)
 	if j, err := judgeOf(d, m, player, level, s); err == nil && m.What != score.Point {
 		if balls := j.balls(line); len(balls) > 0 {
 			const least, most = 0.01, 0.98
-			return odds.Prior{Rate: math.Max(least, math.Min(made(m, balls), most)), Description: "what the level makes of these balls and this target"}
+			return odds.Prior{
+				Rate:        math.Max(least, math.Min(made(m, balls), most)),
+				Description: "what the level makes of these balls and this target",
+			}
 		}
 	}
 	prior.Rate = math.Pow(prior.Rate, float64(d.In(m)))

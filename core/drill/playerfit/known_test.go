@@ -16,8 +16,8 @@ import (
 	"hodometer/internal/sample"
 )
 
-// What a lesson thinks of a player is what the drill page does, for the whole library, both hands and several levels: before
-// anything was counted, and after.
+// What a lesson thinks of a player is what the drill page does, for the whole library, both hands and several levels:
+// before anything was counted, and after.
 func TestALessonThinksOfAPlayerAsTheDrillDoes(t *testing.T) {
 	for _, stored := range library.All() {
 		for _, level := range []student.Level{student.Beginner, student.Club, student.Tournament} {
@@ -66,8 +66,8 @@ func TestWhatIsThoughtOfSequencesAndLevels(t *testing.T) {
 	}
 }
 
-// BenchmarkKnow12x12 is what a lesson of twelve drills and twelve players that are all different costs before anything is
-// remembered, besides its plan.
+// BenchmarkKnow12x12 is what a lesson of twelve drills and twelve players that are all different costs before anything
+// is remembered, besides its plan.
 func BenchmarkKnow12x12(b *testing.B) {
 	s := coach.Default()
 	for b.Loop() {
@@ -93,7 +93,13 @@ func TestAttackingIsNeverSafer(t *testing.T) {
 				require.ErrorContains(t, err, "changes nothing") // it is written so
 				version = d
 			}
-			known, err := playerfit.Know(t.Context(), version, d.PlayerFor(student.Club, student.RightHand), student.Club, coach.Default())
+			known, err := playerfit.Know(
+				t.Context(),
+				version,
+				d.PlayerFor(student.Club, student.RightHand),
+				student.Club,
+				coach.Default(),
+			)
 			require.NoError(t, err)
 			return known.Priors
 		}

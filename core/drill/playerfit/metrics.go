@@ -28,21 +28,30 @@ func fitMetrics(d drill.Document, fit Fit) []metric.Metric {
 		}
 		chance := Chance(m, f.Rates)
 		made, tried, unit = made+chance*float64(f.Attempts), tried+f.Attempts, in(unit, f.Word)
-		makes = append(makes, metric.Input{Name: name, Value: fmt.Sprintf("of %d %s: %s", f.Attempts, f.Word, f.Rates.Rate.Sentence)})
+		makes = append(
+			makes,
+			metric.Input{Name: name, Value: fmt.Sprintf("of %d %s: %s", f.Attempts, f.Word, f.Rates.Rate.Sentence)},
+		)
 		for k, g := range f.Goals {
 			if g.Answer == nil || g.Answer.Never {
 				never = never || g.Answer != nil
 				continue
 			}
 			needs, needed, last = needs+g.Answer.Mean, in(needed, g.Answer.Unit), g.Answer.Derivation
-			goals = append(goals, metric.Input{Name: name + ", " + m.Goals[k].String(), Value: odds.Attempts(g.Answer.Mean) + " " + g.Answer.Unit})
+			goals = append(
+				goals,
+				metric.Input{Name: name + ", " + m.Goals[k].String(), Value: odds.Attempts(g.Answer.Mean) + " " + g.Answer.Unit},
+			)
 		}
 	}
 	list := []metric.Metric{}
 	if len(makes) > 0 {
-		list = append(list, metric.New("Made", math.Round(made), units.Decimal(made, 0), fmt.Sprintf("of %d", tried), metric.Derivation{
-			Formula: unit + " planned for one player × rate, over all measures", Source: "Beta-binomial model", Inputs: makes,
-		}))
+		list = append(
+			list,
+			metric.New("Made", math.Round(made), units.Decimal(made, 0), fmt.Sprintf("of %d", tried), metric.Derivation{
+				Formula: unit + " planned for one player × rate, over all measures", Source: "Beta-binomial model", Inputs: makes,
+			}),
+		)
 	}
 	text := odds.Attempts(needs)
 	switch {
@@ -53,7 +62,9 @@ func fitMetrics(d drill.Document, fit Fit) []metric.Metric {
 		return append(list, metric.New("For the goal", needs, text, needed, last))
 	}
 	return append(list, metric.New("For the goals", needs, text, needed, metric.Derivation{
-		Formula: "the mean number of attempts that each goal takes, added up", Inputs: goals, Source: "Feller, An Introduction to Probability Theory, vol. 1, XIII.7",
+		Formula: "the mean number of attempts that each goal takes, added up",
+		Inputs:  goals,
+		Source:  "Feller, An Introduction to Probability Theory, vol. 1, XIII.7",
 	}))
 }
 

@@ -13,8 +13,8 @@ import (
 	"hodometer/core/sport/sports"
 )
 
-// R7: a volley that is met above the height of the net is never harder from nearer to it, at equal time to spare. How fast the
-// ball comes in is not in what becomes of the reply.
+// R7: a volley that is met above the height of the net is never harder from nearer to it, at equal time to spare. How
+// fast the ball comes in is not in what becomes of the reply.
 func TestAVolleyIsNeverHarderFromNearerTheNet(t *testing.T) {
 	for _, c := range []struct {
 		on     court.ID

@@ -73,9 +73,16 @@ type Aimed struct {
 // length. Common practice, no source.
 const tapError = 0.015
 
-// For works out what the drill's goals and targets are for a player, from one turn that was played out for them and from
-// what they did at each measure. It returns ctx.Err() when cancelled; what cannot be worked out is said in words.
-func For(ctx context.Context, d drill.Document, turn simulation.Simulation, evidence []Evidence, people int, s coach.Settings) (Fit, error) {
+// For works out what the drill's goals and targets are for a player, from one turn that was played out for them and
+// from what they did at each measure. It returns ctx.Err() when cancelled; what cannot be worked out is said in words.
+func For(
+	ctx context.Context,
+	d drill.Document,
+	turn simulation.Simulation,
+	evidence []Evidence,
+	people int,
+	s coach.Settings,
+) (Fit, error) {
 	fit := Fit{Measures: make([]Measure, len(d.Measures))}
 	for i, m := range d.Measures {
 		var err error
@@ -87,7 +94,15 @@ func For(ctx context.Context, d drill.Document, turn simulation.Simulation, evid
 	return fit, nil
 }
 
-func measureFor(ctx context.Context, d drill.Document, m drill.Measure, turn simulation.Simulation, evidence Evidence, people int, s coach.Settings) (Measure, error) {
+func measureFor(
+	ctx context.Context,
+	d drill.Document,
+	m drill.Measure,
+	turn simulation.Simulation,
+	evidence Evidence,
+	people int,
+	s coach.Settings,
+) (Measure, error) {
 	fit := Measure{Number: m.Number, Goals: make([]GoalFit, len(m.Goals))}
 	replies, rates, err := repliesOf(d, m, turn, evidence, s)
 	fit.Rates, fit.Balls = rates, []Ball{}
@@ -141,7 +156,13 @@ type stroke struct {
 }
 
 // reply is how one ball is answered: in squash and at a band on the wall off the front wall.
-func reply(drill footwork.Drill, task feed.Task, m footwork.Interception, at court.Point, shape court.Shape) (flight.Launch, error) {
+func reply(
+	drill footwork.Drill,
+	task feed.Task,
+	m footwork.Interception,
+	at court.Point,
+	shape court.Shape,
+) (flight.Launch, error) {
 	met := flight.Vec{X: m.Where.X, Y: m.Where.Y, Z: m.Where.Z}
 	if shape.Kind == court.WallBand {
 		return drill.World.Aim(flight.Want{From: met, Landing: at, By: flight.ByWall, Value: (shape.Low + shape.High) / 2})
@@ -161,7 +182,13 @@ type replies struct {
 // level's, moved by landings that were logged on the drill; where only makes and misses were counted, it
 // is as wide as they say. The rates rest on makes and misses alone: each ball whose landing was logged is one
 // of them. They hold also where there is an error.
-func repliesOf(d drill.Document, m drill.Measure, turn simulation.Simulation, evidence Evidence, s coach.Settings) (replies, odds.Estimates, error) {
+func repliesOf(
+	d drill.Document,
+	m drill.Measure,
+	turn simulation.Simulation,
+	evidence Evidence,
+	s coach.Settings,
+) (replies, odds.Estimates, error) {
 	prior := priorOf(d, m, turn.Player, turn.Timeline, evidence.Level, s)
 	rates := evidence.Rates(prior)
 	j, err := judgeOf(d, m, turn.Player, evidence.Level, s)
@@ -174,11 +201,13 @@ func repliesOf(d drill.Document, m drill.Measure, turn simulation.Simulation, ev
 	}
 	if len(evidence.Landings) > 0 {
 		r.scatter = r.scatter.Learn(evidence.Landings, tapError*r.court.Length)
-		r.source = "Logged landings, drawn together robustly (Huber, Ann. Math. Stat. 35 (1964) 73) with the level's scatter as eight more"
+		r.source = "Logged landings, drawn together robustly (Huber, Ann. Math. Stat. 35 (1964) 73) with the level's " +
+			"scatter as eight more"
 	}
 	if len(evidence.Zones) > 0 {
 		r.scatter = r.scatter.LearnZones(evidence.Zones)
-		r.source = "Landings logged by zone (Dempster, Laird and Rubin, J. R. Stat. Soc. B 39 (1977) 1) and by place, with the level's scatter as eight more"
+		r.source = "Landings logged by zone (Dempster, Laird and Rubin, J. R. Stat. Soc. B 39 (1977) 1) and by place, " +
+			"with the level's scatter as eight more"
 	}
 	aimed, err := aimedAt(d, m, r, evidence, s)
 	if err != nil {
@@ -273,8 +302,10 @@ func (a Aimed) sentence() string {
 
 func (a Aimed) derivation(r replies, s coach.Settings) metric.Derivation {
 	return metric.Derivation{
-		Figure: "In the target", Value: units.Decimal(100*a.Shares.In, 0) + " of 100",
-		Formula: "how speed, height and direction of the stroke vary, carried by the flight of the ball to where it lands; a bivariate normal distribution over the part of the target that is in",
+		Figure: "In the target",
+		Value:  units.Decimal(100*a.Shares.In, 0) + " of 100",
+		Formula: "how speed, height and direction of the stroke vary, carried by the flight of the ball to where it " +
+			"lands; a bivariate normal distribution over the part of the target that is in",
 		Inputs: []metric.Input{
 			{Name: "Scatter across", Value: s.Units.Length(a.Scatter.SX)},
 			{Name: "Scatter along", Value: s.Units.Length(a.Scatter.SY)},

@@ -106,10 +106,18 @@ func TestAFitFollowsTheEvidence(t *testing.T) {
 	require.Contains(t, steady.Target.Derivation.Source, "Logged landings")
 
 	// Counted by zone: all in the one that holds the mark narrow the scatter, all long move it.
-	about := fitOf(t, d, playerfit.Evidence{Level: student.Club, Zones: []odds.Zone{{Left: -1, Right: 1, Bottom: -1, Top: 1, Count: 40}}})
+	about := fitOf(
+		t,
+		d,
+		playerfit.Evidence{Level: student.Club, Zones: []odds.Zone{{Left: -1, Right: 1, Bottom: -1, Top: 1, Count: 40}}},
+	)
 	require.Less(t, about.Target.Scatter.SY, nothing.Target.Scatter.SY)
 	require.Contains(t, about.Target.Derivation.Source, "by zone")
-	long := fitOf(t, d, playerfit.Evidence{Level: student.Club, Zones: []odds.Zone{{Left: -1, Right: 1, Bottom: 2, Top: 5, Count: 40}}})
+	long := fitOf(
+		t,
+		d,
+		playerfit.Evidence{Level: student.Club, Zones: []odds.Zone{{Left: -1, Right: 1, Bottom: 2, Top: 5, Count: 40}}},
+	)
 	require.Greater(t, long.Target.Shares.Long, nothing.Target.Shares.Long)
 }
 
@@ -171,7 +179,14 @@ func BenchmarkPlayerFit(b *testing.B) {
 	simulation, err := simulation.Run(b.Context(), d, d.PlayerFor(d.Written(), student.RightHand), coach.Default())
 	require.NoError(b, err)
 	for b.Loop() {
-		if _, err := playerfit.For(b.Context(), d, simulation, all(d, playerfit.Evidence{Level: student.Club}), 1, coach.Default()); err != nil {
+		if _, err := playerfit.For(
+			b.Context(),
+			d,
+			simulation,
+			all(d, playerfit.Evidence{Level: student.Club}),
+			1,
+			coach.Default(),
+		); err != nil {
 			b.Fatal(err)
 		}
 	}

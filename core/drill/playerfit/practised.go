@@ -26,9 +26,16 @@ type Practice struct {
 // History is what one student did at a measure of a drill, and on other drills for the same stroke.
 type History struct{ Own, Related []odds.Practised }
 
-// Practised sorts how so many students did by what it says about a measure of a drill at an instant: counts of balls and points speak for one another,
-// a sequence or a repetition for its like only.
-func Practised(rows []Practice, students int, drillID string, d drill.Document, m drill.Measure, now time.Time) []History {
+// Practised sorts how so many students did by what it says about a measure of a drill at an instant: counts of balls
+// and points speak for one another, a sequence or a repetition for its like only.
+func Practised(
+	rows []Practice,
+	students int,
+	drillID string,
+	d drill.Document,
+	m drill.Measure,
+	now time.Time,
+) []History {
 	inBalls := func(u score.Unit) bool { return u.OfBalls() || u == score.Point }
 	stroke := d.StrokeOf(m)
 	list := make([]History, students)
@@ -52,7 +59,12 @@ func Practised(rows []Practice, students int, drillID string, d drill.Document, 
 // Zoned adds balls that landed in zones, as offsets from where they were aimed, to a list of such.
 func Zoned(list []odds.Zone, landed []tally.Zoned, aim court.Point) []odds.Zone {
 	for _, z := range landed {
-		counted := odds.Zone{Left: z.Zone.Left - aim.X, Right: z.Zone.Right - aim.X, Bottom: z.Zone.Bottom - aim.Y, Top: z.Zone.Top - aim.Y}
+		counted := odds.Zone{
+			Left:   z.Zone.Left - aim.X,
+			Right:  z.Zone.Right - aim.X,
+			Bottom: z.Zone.Bottom - aim.Y,
+			Top:    z.Zone.Top - aim.Y,
+		}
 		i := slices.IndexFunc(list, func(other odds.Zone) bool {
 			other.Count = 0
 			return other == counted

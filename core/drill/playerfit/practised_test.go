@@ -23,7 +23,15 @@ func TestWhatWasDoneSpeaksForItsLike(t *testing.T) {
 	other := sports.Serve
 	require.NotEqual(t, other, stroke)
 	row := func(student int, id string, number int, stroke sports.Stroke, unit score.Unit) playerfit.Practice {
-		return playerfit.Practice{Student: student, Drill: id, Measure: number, Stroke: stroke, At: now.Add(-48 * time.Hour), Unit: unit, Count: tally.Count{Made: 6, Balls: 10}}
+		return playerfit.Practice{
+			Student: student,
+			Drill:   id,
+			Measure: number,
+			Stroke:  stroke,
+			At:      now.Add(-48 * time.Hour),
+			Unit:    unit,
+			Count:   tally.Count{Made: 6, Balls: 10},
+		}
 	}
 	list := playerfit.Practised([]playerfit.Practice{
 		row(0, d.ID, m.Number, stroke, score.Ball),

@@ -36,9 +36,16 @@ func drawn[T any](t *rapid.T, values []any, name string) T {
 func anybody(t *rapid.T) somebody {
 	d := rapid.SampledFrom(library.All()).Draw(t, "drill").Document
 	return somebody{
-		drill: d, level: rapid.SampledFrom(student.LevelsFor(d.Sport)).Draw(t, "level"), age: drawn[student.AgeBand](t, student.AgeBand("").Enum(), "age"),
-		hand: drawn[student.Hand](t, student.Hand("").Enum(), "hand"), backhand: drawn[student.Backhand](t, student.Backhand("").Enum(), "backhand"),
-		share: rapid.Float64Range(0.5, 2).Draw(t, "gap"),
+		drill: d,
+		level: rapid.SampledFrom(student.LevelsFor(d.Sport)).Draw(t, "level"),
+		age:   drawn[student.AgeBand](t, student.AgeBand("").Enum(), "age"),
+		hand: drawn[student.Hand](
+			t,
+			student.Hand("").Enum(),
+			"hand",
+		),
+		backhand: drawn[student.Backhand](t, student.Backhand("").Enum(), "backhand"),
+		share:    rapid.Float64Range(0.5, 2).Draw(t, "gap"),
 	}
 }
 
@@ -83,7 +90,8 @@ func TestRelationsForAnybody(t *testing.T) {
 		}
 		// R5: the other hand plays the mirrored drill the same.
 		other := s
-		other.hand = map[student.Hand]student.Hand{student.RightHand: student.LeftHand, student.LeftHand: student.RightHand}[s.hand]
+		other.hand = map[student.Hand]student.Hand{student.RightHand: student.LeftHand,
+			student.LeftHand: student.RightHand}[s.hand]
 		mirrored, err := simulation.Run(context.Background(), d.For(other.hand), other.player(s.level), coach.Default())
 		require.NoError(t, err)
 		if d.Pattern.Rally == nil { // a rally begins on the right of whoever plays
@@ -97,7 +105,11 @@ func TestRelationsForAnybody(t *testing.T) {
 		for i, rate := range s.rates(t, s.level, s.share, coach.VerySteady) { // R15
 			require.GreaterOrEqual(t, rate, now[i]-0.005, "%s: steadier feeding", d.Name)
 		}
-		better := map[student.Level]student.Level{student.Beginner: student.Improver, student.Improver: student.Club, student.Club: student.Tournament}
+		better := map[student.Level]student.Level{
+			student.Beginner: student.Improver,
+			student.Improver: student.Club,
+			student.Club:     student.Tournament,
+		}
 		if next, ok := better[s.level]; ok { // R3
 			for i, rate := range s.rates(t, next, s.share, coach.Usual) {
 				require.GreaterOrEqual(t, rate, now[i]-0.04, "%s: %s beside %s", d.Name, next, s.level)
@@ -112,7 +124,8 @@ func TestALongerGapIsNeverHarderForAnybody(t *testing.T) {
 	long.Check(t, func(t *rapid.T) {
 		s := anybody(t)
 		d := s.drill.For(s.hand)
-		if d.Pattern.Rally != nil || d.Pattern.OneBall() || d.Pattern.Ends == feed.ByTheClock || len(d.Pattern.Repeats) > 0 || d.Pattern.Varies() {
+		if d.Pattern.Rally != nil || d.Pattern.OneBall() || d.Pattern.Ends == feed.ByTheClock || len(d.Pattern.Repeats) > 0 ||
+			d.Pattern.Varies() {
 			return
 		}
 		first, err := simulation.Run(context.Background(), d, s.player(s.level), coach.Default())

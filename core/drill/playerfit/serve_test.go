@@ -38,8 +38,8 @@ func rateOf(t *testing.T, d drill.Document, level student.Level) float64 {
 	return known.Priors[0].Rate
 }
 
-// The five serves: as high as they are met, from where the server stands, into the box across. A tennis serve is met at 1.35
-// to 1.55 of the body (common practice, no source), a badminton serve below 1.15 m (BWF Laws, Law 9, from memory).
+// The five serves: as high as they are met, from where the server stands, into the box across. A tennis serve is met at
+// 1.35 to 1.55 of the body (common practice, no source), a badminton serve below 1.15 m (BWF Laws, Law 9, from memory).
 func TestAServeIsAStrokeOfItsOwn(t *testing.T) {
 	for _, c := range []struct {
 		on        court.ID
@@ -73,7 +73,13 @@ func TestAServeIsAStrokeOfItsOwn(t *testing.T) {
 				last = rate
 			}
 			mirrored := d.Mirrored()
-			require.InDelta(t, rateOf(t, d, student.Club), rateOf(t, mirrored, student.Club), 1e-4, "a left-hander's serve is the same")
+			require.InDelta(
+				t,
+				rateOf(t, d, student.Club),
+				rateOf(t, mirrored, student.Club),
+				1e-4,
+				"a left-hander's serve is the same",
+			)
 		})
 	}
 }
@@ -113,11 +119,15 @@ func TestTheLibraryServesFromBehindTheLine(t *testing.T) {
 		}
 	}
 	require.Greater(t, served, 10)
-	require.Zero(t, sample.Drill(t, "Two Hops Beyond").Pattern.Count(sports.Of(court.TableTennis).Overhead), "a serve at a table does not load the shoulder")
+	require.Zero(
+		t,
+		sample.Drill(t, "Two Hops Beyond").Pattern.Count(sports.Of(court.TableTennis).Overhead),
+		"a serve at a table does not load the shoulder",
+	)
 }
 
-// First serves in tennis land a little more than every other time and second ones eight to nine times in ten, as coaches of club
-// and tournament players know it (common practice, no source), and as fast as the level strikes.
+// First serves in tennis land a little more than every other time and second ones eight to nine times in ten, as
+// coaches of club and tournament players know it (common practice, no source), and as fast as the level strikes.
 func TestServesAreAsGoodAsTheyAre(t *testing.T) {
 	for _, level := range []student.Level{student.Club, student.Tournament} {
 		d := serving(t, "tennis", court.Point{X: 0.6, Y: -11.5}, sports.GamePace)

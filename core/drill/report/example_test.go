@@ -14,7 +14,9 @@ func ExampleOf() {
 	if err != nil {
 		panic(err)
 	}
-	fmt.Println(r.Measures[0].Goal + r.Measures[0].Where)
+	fmt.Println(r.Measures[0].Goal)
+	fmt.Println(r.Measures[0].Target.Margin >= 0, len(r.Feeds), "balls")
 	// Output:
-	// 10 made in all, into the circle within 1.37 m of the mark: 1.98 m inside the far baseline, 1.37 m inside the left singles sideline
+	// 10 made in all
+	// true 2 balls
 }

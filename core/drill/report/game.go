@@ -42,8 +42,14 @@ func OfGame(d game.Document, s coach.Settings) (OnCourt, error) {
 			continue
 		}
 		on.Spots = append(on.Spots, Spot{
-			Handle: handle, Label: fmt.Sprintf("%s side, place %d", spot.Side, i+1), Kind: drill.Start, Letter: fmt.Sprint(i + 1), At: at,
-			Description: c.Describe(spot.Mark, s.Tape()), Mark: spot.Mark, Parts: c.Parts(spot.Mark, s.Units),
+			Handle:      handle,
+			Label:       fmt.Sprintf("%s side, place %d", spot.Side, i+1),
+			Kind:        drill.Start,
+			Letter:      fmt.Sprint(i + 1),
+			At:          at,
+			Description: c.Describe(spot.Mark, s.Tape()),
+			Mark:        spot.Mark,
+			Parts:       c.Parts(spot.Mark, s.Units),
 		})
 	}
 	for i, a := range d.Rules.Awards {
@@ -55,9 +61,21 @@ func OfGame(d game.Document, s coach.Settings) (OnCourt, error) {
 		if wrong.Under(path, err); err != nil {
 			continue
 		}
-		target := GameTarget{Award: a.ID, Target: shape, Said: c.DescribeTarget(*a.Target, s.Tape()), Sizes: append([]coach.Size{}, s.Sizes(*a.Target, path)...)}
+		target := GameTarget{
+			Award:  a.ID,
+			Target: shape,
+			Said:   c.DescribeTarget(*a.Target, s.Tape()),
+			Sizes:  append([]coach.Size{}, s.Sizes(*a.Target, path)...),
+		}
 		if mark := a.Target.Mark; mark != nil {
-			target.Spot = &Spot{Handle: path + ".mark", Label: a.Name, At: shape.Centre, Description: c.Describe(*mark, s.Tape()), Mark: *mark, Parts: c.Parts(*mark, s.Units)}
+			target.Spot = &Spot{
+				Handle:      path + ".mark",
+				Label:       a.Name,
+				At:          shape.Centre,
+				Description: c.Describe(*mark, s.Tape()),
+				Mark:        *mark,
+				Parts:       c.Parts(*mark, s.Units),
+			}
 		}
 		on.Targets = append(on.Targets, target)
 	}

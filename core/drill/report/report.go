@@ -55,7 +55,14 @@ type Criterion struct {
 func measures(d drill.Document, c court.Court, s coach.Settings) ([]Measure, error) {
 	list := make([]Measure, len(d.Measures))
 	for i, m := range d.Measures {
-		r := Measure{Number: m.Number, Name: d.Called(m), Unit: m.What, Goal: m.Goal(), Measured: []metric.Input{}, Criteria: []Criterion{}}
+		r := Measure{
+			Number:   m.Number,
+			Name:     d.Called(m),
+			Unit:     m.What,
+			Goal:     m.Goal(),
+			Measured: []metric.Input{},
+			Criteria: []Criterion{},
+		}
 		for _, k := range m.Counts.Criteria {
 			said := Criterion{Text: k.Say(c, d.Format)}
 			if k.Kind == drill.BeforeTheLine {
@@ -161,7 +168,14 @@ func Of(d drill.Document, people int, s coach.Settings) (Report, error) {
 		if err != nil {
 			return Report{}, err
 		}
-		spot := Spot{Handle: m.Handle, Label: m.Label, At: at, Description: c.Describe(*m.Mark, tape), Mark: *m.Mark, Parts: c.Parts(*m.Mark, s.Units)}
+		spot := Spot{
+			Handle:      m.Handle,
+			Label:       m.Label,
+			At:          at,
+			Description: c.Describe(*m.Mark, tape),
+			Mark:        *m.Mark,
+			Parts:       c.Parts(*m.Mark, s.Units),
+		}
 		if third := c.Third(at); third != "" && m.Place == nil {
 			spot.Description += ", in the " + third
 		}
@@ -191,7 +205,10 @@ func reportFeeds(d drill.Document, r *Report, s coach.Settings) error {
 	at := 0.0
 	for i, task := range d.Pattern.Tasks {
 		if task.Kind.Flies() && d.Pattern.Rally == nil {
-			r.Feeds = append(r.Feeds, Feed{Number: i + 1, Label: task.Label(i), From: ways[i].From, Landing: ways[i].To, Area: task.Area, Release: at})
+			r.Feeds = append(
+				r.Feeds,
+				Feed{Number: i + 1, Label: task.Label(i), From: ways[i].From, Landing: ways[i].To, Area: task.Area, Release: at},
+			)
 		}
 		at += d.Pattern.GapOf(task)
 	}
@@ -214,7 +231,10 @@ func measured(c court.Court, t court.Shape, s coach.Settings) []metric.Input {
 
 func metrics(d drill.Document, r Report, s coach.Settings) []metric.Metric {
 	p, l := d.Pattern, r.Load
-	size := metric.Input{Name: "Tasks in a sequence", Value: units.Decimal(p.CountTasks(func(int, feed.Task) bool { return true }), 1)}
+	size := metric.Input{
+		Name:  "Tasks in a sequence",
+		Value: units.Decimal(p.CountTasks(func(int, feed.Task) bool { return true }), 1),
+	}
 	sequences := metric.Input{Name: "Sequences a turn", Value: units.Decimal(float64(p.Sequences), 0)}
 	time := l.Derivation(d, s)
 	title, carried, rate := units.Title(l.Word), s.Container(d.Sport), "Feed rate"
@@ -222,11 +242,21 @@ func metrics(d drill.Document, r Report, s coach.Settings) []metric.Metric {
 		rate = "Stroke rate"
 	}
 	return []metric.Metric{
-		metric.New(title+" a turn", float64(p.BallsPerTurn()), units.Decimal(float64(p.BallsPerTurn()), 0), l.Word, metric.Derivation{
-			Formula: l.Word + " in a sequence × sequences a turn", Inputs: []metric.Input{size, sequences}, Source: metric.OwnArithmetic,
-		}),
+		metric.New(
+			title+" a turn",
+			float64(p.BallsPerTurn()),
+			units.Decimal(float64(p.BallsPerTurn()), 0),
+			l.Word,
+			metric.Derivation{
+				Formula: l.Word + " in a sequence × sequences a turn",
+				Inputs:  []metric.Input{size, sequences},
+				Source:  metric.OwnArithmetic,
+			},
+		),
 		metric.New(rate, p.Rate(), units.Decimal(p.Rate(), 1), "/min", metric.Derivation{
-			Formula: "60 ÷ gap", Inputs: []metric.Input{{Name: "Gap", Value: units.Decimal(p.Gap, 2) + " s"}}, Source: metric.OwnArithmetic,
+			Formula: "60 ÷ gap",
+			Inputs:  []metric.Input{{Name: "Gap", Value: units.Decimal(p.Gap, 2) + " s"}},
+			Source:  metric.OwnArithmetic,
 		}),
 		metric.New("One turn", p.TurnSeconds(), units.Clock(p.TurnSeconds()), "min", metric.Derivation{
 			Formula: "sequences × (balls × gap + pause)",
@@ -241,12 +271,18 @@ func metrics(d drill.Document, r Report, s coach.Settings) []metric.Metric {
 				{Name: title + " a turn", Value: units.Decimal(float64(p.BallsPerTurn()), 0)}},
 			Source: metric.OwnArithmetic,
 		}),
-		metric.New(units.Title(carried.Many), float64(l.Baskets), units.Decimal(float64(l.Baskets), 0), fmt.Sprintf("of %d", carried.Holds), metric.Derivation{
-			Formula: "balls ÷ balls in a " + carried.One + ", rounded up",
-			Inputs: []metric.Input{{Name: "Balls", Value: units.Decimal(float64(l.Balls), 0)},
-				{Name: "Balls in a " + carried.One, Value: units.Decimal(float64(carried.Holds), 0)}},
-			Source: metric.OwnArithmetic,
-		}),
+		metric.New(
+			units.Title(carried.Many),
+			float64(l.Baskets),
+			units.Decimal(float64(l.Baskets), 0),
+			fmt.Sprintf("of %d", carried.Holds),
+			metric.Derivation{
+				Formula: "balls ÷ balls in a " + carried.One + ", rounded up",
+				Inputs: []metric.Input{{Name: "Balls", Value: units.Decimal(float64(l.Balls), 0)},
+					{Name: "Balls in a " + carried.One, Value: units.Decimal(float64(carried.Holds), 0)}},
+				Source: metric.OwnArithmetic,
+			},
+		),
 		metric.New("Time", l.Need, units.Clock(l.Need), "min", time),
 	}
 }

@@ -17,7 +17,11 @@ func TestReportSaysWhatACoachSays(t *testing.T) {
 	r, err := report.Of(sample.Coin().Document, 1, s)
 	require.NoError(t, err)
 	// Common practice, no source (T1).
-	require.Equal(t, "circle within 4 ft 6 in of the mark: 6 ft 6 in inside the far baseline, 4 ft 6 in inside the left singles sideline", r.Measures[0].Aim)
+	require.Equal(
+		t,
+		"circle within 4 ft 6 in of the mark: 6 ft 6 in inside the far baseline, 4 ft 6 in inside the left singles sideline",
+		r.Measures[0].Aim,
+	)
 	require.Equal(t, "10 made in all", r.Measures[0].Goal)
 	require.InDelta(t, 3.5, r.Feeds[1].Release, 1e-12)
 }

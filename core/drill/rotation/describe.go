@@ -36,7 +36,11 @@ func (t *Table) describe() {
 	case spots && t.Even:
 		t.Sentence += " Everybody has every place equally often."
 	default:
-		t.Sentence += fmt.Sprintf(" It comes out even after %s (%s).", units.Count(t.Cycle, "round", "rounds"), minutes(t.Seconds))
+		t.Sentence += fmt.Sprintf(
+			" It comes out even after %s (%s).",
+			units.Count(t.Cycle, "round", "rounds"),
+			minutes(t.Seconds),
+		)
 	}
 }
 

@@ -97,7 +97,11 @@ func (f Form) spots() []Spot {
 	case Pairs:
 		return []Spot{{Name: "near end", Side: "near"}, {Name: "far end", Side: "far"}}
 	case TwoToOne:
-		return []Spot{{Name: "the one", Side: "one"}, {Name: "the two, left", Side: "two"}, {Name: "the two, right", Side: "two"}}
+		return []Spot{
+			{Name: "the one", Side: "one"},
+			{Name: "the two, left", Side: "two"},
+			{Name: "the two, right", Side: "two"},
+		}
 	}
 	return f.Spots
 }

@@ -64,7 +64,15 @@ func (f Form) stations(people int) (seats func(round int) []Seat, cycle int) {
 		list := make([]Seat, people)
 		for i := range list {
 			at := (group[i] + round) % n
-			s := Seat{Person: i, Spot: f.Spots[at].Name, Side: f.Spots[at].Side, Court: at + 1, With: []int{}, Against: []int{}, Feeds: f.Spots[at].Feeds}
+			s := Seat{
+				Person:  i,
+				Spot:    f.Spots[at].Name,
+				Side:    f.Spots[at].Side,
+				Court:   at + 1,
+				With:    []int{},
+				Against: []int{},
+				Feeds:   f.Spots[at].Feeds,
+			}
 			for j := range list {
 				if j != i && group[j] == group[i] {
 					s.With = append(s.With, j)

@@ -20,9 +20,10 @@ const (
 	backShare   = 0.44
 )
 
-// Places puts everybody of a round on a court, in the order of its seats, by what their spots are called: sides, or two who share a role, stand
-// on opposite halves (in squash behind and before one another), those in front nearer to the net, left and right as they look; several
-// groups side by side, each in its share of the width. Whoever waits stands beside the court. Metres, as court.Point.
+// Places puts everybody of a round on a court, in the order of its seats, by what their spots are called: sides, or two
+// who share a role, stand on opposite halves (in squash behind and before one another), those in front nearer to the
+// net, left and right as they look; several groups side by side, each in its share of the width. Whoever waits stands
+// beside the court. Metres, as court.Point.
 func (f Form) Places(round Round, c court.Court) []court.Point {
 	groups := 1
 	for _, seat := range round.Seats {

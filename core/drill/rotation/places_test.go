@@ -15,11 +15,36 @@ import (
 // Everybody has a place of their own: who plays on the court, opponents on the other half, who waits beside it.
 func TestEverybodyIsSomewhere(t *testing.T) {
 	forms := map[string]rotation.Form{
-		"warm-up":       {Kind: rotation.Roles, Every: 1, Spots: []rotation.Spot{{Name: "at the net"}, {Name: "feeds from the back", Feeds: true}}},
-		"pickleball":    {Kind: rotation.Roles, Every: 1, Spots: []rotation.Spot{{Name: "at the no-volley line"}, {Name: "feeds from the baseline", Feeds: true}}},
-		"squash":        {Kind: rotation.Roles, Every: 1, Spots: []rotation.Spot{{Name: "in front of the short line"}, {Name: "feeds from the service box", Feeds: true}}},
-		"table":         {Kind: rotation.Roles, Every: 1, Spots: []rotation.Spot{{Name: "blocks at the table"}, {Name: "plays topspin"}}},
-		"two and two":   {Kind: rotation.Spots, Every: 2, Spots: []rotation.Spot{{Name: "net, left", Side: "net"}, {Name: "net, right", Side: "net"}, {Name: "back, left", Side: "back"}, {Name: "back, right", Side: "back"}}},
+		"warm-up": {
+			Kind:  rotation.Roles,
+			Every: 1,
+			Spots: []rotation.Spot{{Name: "at the net"}, {Name: "feeds from the back", Feeds: true}},
+		},
+		"pickleball": {
+			Kind:  rotation.Roles,
+			Every: 1,
+			Spots: []rotation.Spot{{Name: "at the no-volley line"}, {Name: "feeds from the baseline", Feeds: true}},
+		},
+		"squash": {
+			Kind:  rotation.Roles,
+			Every: 1,
+			Spots: []rotation.Spot{{Name: "in front of the short line"}, {Name: "feeds from the service box", Feeds: true}},
+		},
+		"table": {
+			Kind:  rotation.Roles,
+			Every: 1,
+			Spots: []rotation.Spot{{Name: "blocks at the table"}, {Name: "plays topspin"}},
+		},
+		"two and two": {
+			Kind:  rotation.Spots,
+			Every: 2,
+			Spots: []rotation.Spot{
+				{Name: "net, left", Side: "net"},
+				{Name: "net, right", Side: "net"},
+				{Name: "back, left", Side: "back"},
+				{Name: "back, right", Side: "back"},
+			},
+		},
 		"everybody":     {Kind: rotation.Pairs, Every: 4},
 		"one and two":   {Kind: rotation.TwoToOne, Every: 4},
 		"without words": {Kind: rotation.Spots, Every: 2, Spots: []rotation.Spot{{Name: "A"}, {Name: "B"}, {Name: "C"}}},
@@ -57,7 +82,16 @@ func TestEverybodyIsSomewhere(t *testing.T) {
 func TestPlacesByHand(t *testing.T) {
 	c, err := sports.Court("tennis")
 	require.NoError(t, err)
-	form := rotation.Form{Kind: rotation.Spots, Every: 2, Spots: []rotation.Spot{{Name: "net, left", Side: "net"}, {Name: "net, right", Side: "net"}, {Name: "back, left", Side: "back"}, {Name: "back, right", Side: "back"}}}
+	form := rotation.Form{
+		Kind:  rotation.Spots,
+		Every: 2,
+		Spots: []rotation.Spot{
+			{Name: "net, left", Side: "net"},
+			{Name: "net, right", Side: "net"},
+			{Name: "back, left", Side: "back"},
+			{Name: "back, right", Side: "back"},
+		},
+	}
 	round := form.Table(4, 120, 0).Rounds[0]
 	places := form.Places(round, c)
 	spot := map[string]court.Point{}

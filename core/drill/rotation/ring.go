@@ -176,7 +176,15 @@ const maxMixing = 200_000
 
 // order returns the position of the ring for each position, so that partners change most.
 func order(groups [][]int, n int) []int {
-	m := mixing{n: n, groups: groups, used: make([]bool, n), to: make([]int, n), counts: make([]int, n/2+1), spread: 1 << 30, left: maxMixing}
+	m := mixing{
+		n:      n,
+		groups: groups,
+		used:   make([]bool, n),
+		to:     make([]int, n),
+		counts: make([]int, n/2+1),
+		spread: 1 << 30,
+		left:   maxMixing,
+	}
 	encounters, pairs := 0, n*(n-1)/2
 	for _, g := range groups {
 		encounters += n * len(g) * (len(g) - 1) / 2

@@ -23,7 +23,12 @@ func named(names ...string) []rotation.Spot {
 
 // doubles are four spots on two sides.
 func doubles() []rotation.Spot {
-	return []rotation.Spot{{Name: "near left", Side: "near"}, {Name: "near right", Side: "near"}, {Name: "far left", Side: "far"}, {Name: "far right", Side: "far"}}
+	return []rotation.Spot{
+		{Name: "near left", Side: "near"},
+		{Name: "near right", Side: "near"},
+		{Name: "far left", Side: "far"},
+		{Name: "far right", Side: "far"},
+	}
 }
 
 func spotOf(t rotation.Table, round, person int) string {
@@ -36,7 +41,11 @@ func spotOf(t rotation.Table, round, person int) string {
 }
 
 func TestRolesSwapByTheMinute(t *testing.T) {
-	form := rotation.Form{Kind: rotation.Roles, Spots: []rotation.Spot{{Name: "volleys"}, {Name: "feeds", Feeds: true}}, Every: 1}
+	form := rotation.Form{
+		Kind:  rotation.Roles,
+		Spots: []rotation.Spot{{Name: "volleys"}, {Name: "feeds", Feeds: true}},
+		Every: 1,
+	}
 
 	// Common practice, no source (T10): two players, ten minutes, roles swapped every minute.
 	two := form.Table(2, 600, 3)
@@ -47,7 +56,11 @@ func TestRolesSwapByTheMinute(t *testing.T) {
 	require.Equal(t, []int{1}, two.Rounds[0].Seats[0].With)
 	require.Equal(t, 100, two.People[0].Balls, "five minutes of volleys, a ball every three seconds")
 	require.True(t, two.Even)
-	require.Equal(t, "Everybody plays all of 10:00 min. 5 full cycles: everybody has every place equally often.", two.Sentence)
+	require.Equal(
+		t,
+		"Everybody plays all of 10:00 min. 5 full cycles: everybody has every place equally often.",
+		two.Sentence,
+	)
 
 	four := form.Table(4, 600, 3)
 	require.Equal(t, 2, four.Cycle, "two pairs side by side are even as soon as one pair is")
@@ -62,7 +75,11 @@ func TestRolesSwapByTheMinute(t *testing.T) {
 	three := form.Table(3, 180, 0)
 	require.Equal(t, rotation.Ready, spotOf(three, 0, 2))
 	require.InDelta(t, 60, three.People[1].Waited, 1e-9)
-	require.Equal(t, "Everybody plays 2:00 min and waits 1:00 min. 1 full cycle: everybody has every place equally often.", three.Sentence)
+	require.Equal(
+		t,
+		"Everybody plays 2:00 min and waits 1:00 min. 1 full cycle: everybody has every place equally often.",
+		three.Sentence,
+	)
 	require.Contains(t, form.Table(3, 120, 0).Sentence, "It comes out even after 3 rounds (3:00 min).")
 
 	require.Empty(t, form.Table(0, 600, 0).Rounds)
@@ -73,7 +90,12 @@ func TestRolesSwapByACount(t *testing.T) {
 	// Common practice, no source (T17): the feeder changes every four points; (T12): five volleys at each depth.
 	points := rotation.Form{Kind: rotation.Roles, Spots: named("plays", "feeds"), Count: 4, Of: rotation.Points}
 	require.InDelta(t, 80, points.Table(2, 400, 3).Rounds[1].Start, 1e-9)
-	volleys := rotation.Form{Kind: rotation.Spots, Spots: named("far back", "back", "middle", "close"), Count: 5, Of: rotation.Balls}
+	volleys := rotation.Form{
+		Kind:  rotation.Spots,
+		Spots: named("far back", "back", "middle", "close"),
+		Count: 5,
+		Of:    rotation.Balls,
+	}
 	require.InDelta(t, 12.5, volleys.Table(4, 100, 2.5).Rounds[1].Start, 1e-9)
 }
 
@@ -82,8 +104,18 @@ func TestOneSpotToTheRight(t *testing.T) {
 	form := rotation.Form{Kind: rotation.Spots, Spots: doubles(), Every: 2, Courts: 1, Begins: rotation.SameSide}
 	six := form.Table(6, 12*60, 0)
 	require.Equal(t, 6, six.Cycle)
-	require.Equal(t, []string{"near left", "near right", "far left", "far right", rotation.Ready, rotation.Ready},
-		[]string{spotOf(six, 0, 0), spotOf(six, 1, 0), spotOf(six, 2, 0), spotOf(six, 3, 0), spotOf(six, 4, 0), spotOf(six, 5, 0)})
+	require.Equal(
+		t,
+		[]string{"near left", "near right", "far left", "far right", rotation.Ready, rotation.Ready},
+		[]string{
+			spotOf(six, 0, 0),
+			spotOf(six, 1, 0),
+			spotOf(six, 2, 0),
+			spotOf(six, 3, 0),
+			spotOf(six, 4, 0),
+			spotOf(six, 5, 0),
+		},
+	)
 	require.Equal(t, []int{1}, six.Rounds[0].Seats[0].With)
 	require.Equal(t, []int{2, 3}, six.Rounds[0].Seats[0].Against)
 	require.Equal(t, "near", six.Rounds[3].Begins)
@@ -119,7 +151,8 @@ func TestEveryTableOfTwoToTwelveIsFair(t *testing.T) {
 	for people := 2; people <= 12; people++ {
 		for spots := 1; spots <= 8; spots++ {
 			for _, mix := range []bool{false, true} {
-				for _, kind := range []rotation.Kind{rotation.Roles, rotation.Spots, rotation.Stations, rotation.TwoToOne, rotation.Pairs} {
+				for _, kind := range []rotation.Kind{rotation.Roles, rotation.Spots, rotation.Stations, rotation.TwoToOne,
+					rotation.Pairs} {
 					form := rotation.Form{Kind: kind, Every: 1, Mix: mix, Courts: 1 + spots%3}
 					for i := range spots {
 						form.Spots = append(form.Spots, rotation.Spot{Name: fmt.Sprint("spot ", i), Side: fmt.Sprint(i / 2)})
@@ -217,7 +250,12 @@ func TestLine(t *testing.T) {
 	require.Equal(t, 3, four.Largest(47))
 	require.Equal(t, 2, rotation.Line{People: 8, Turn: 12, Between: 3}.Split(48))
 	long.Check(t, func(t *rapid.T) {
-		l := rotation.Line{People: rapid.IntRange(1, 12).Draw(t, "people"), Lines: 1, Turn: rapid.Float64Range(1, 60).Draw(t, "turn"), Between: rapid.Float64Range(0, 20).Draw(t, "between")}
+		l := rotation.Line{
+			People:  rapid.IntRange(1, 12).Draw(t, "people"),
+			Lines:   1,
+			Turn:    rapid.Float64Range(1, 60).Draw(t, "turn"),
+			Between: rapid.Float64Range(0, 20).Draw(t, "between"),
+		}
 		tolerable := rapid.Float64Range(21, 300).Draw(t, "tolerable")
 		l.Lines = l.Split(tolerable)
 		if l.Longest() > 1 {

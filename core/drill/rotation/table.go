@@ -89,7 +89,10 @@ func (f Form) Table(people int, seconds, perBall float64) Table {
 	t.Seconds = float64(t.Cycle) * length
 	for start := 0.0; start < seconds-1e-9 && len(t.Rounds) < maxRounds; start += length {
 		n := len(t.Rounds)
-		t.Rounds = append(t.Rounds, Round{Start: start, Seconds: math.Min(length, seconds-start), Begins: f.begins(n), Seats: seats(n)})
+		t.Rounds = append(
+			t.Rounds,
+			Round{Start: start, Seconds: math.Min(length, seconds-start), Begins: f.begins(n), Seats: seats(n)},
+		)
 	}
 	t.share(people, perBall)
 	return t

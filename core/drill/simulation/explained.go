@@ -28,7 +28,16 @@ func (p *Simulation) explain(ctx context.Context, work footwork.Timing, s coach.
 			if m.Problem != "" && !m.Skipped {
 				p.Problems = append(p.Problems, invalid.Field{Path: invalid.Join("pattern.tasks", m.Task), Message: m.Problem})
 			}
-			p.Tasks = append(p.Tasks, Explained{Met: m, Sentence: interceptionSentence(m, s.Units), Facts: append(facts(m, s.Units), region(work.World.Court, m, s)...), Flight: flightDerivation(m, work.Drill, s), Running: runningDerivation(m, p.Player, s)})
+			p.Tasks = append(
+				p.Tasks,
+				Explained{
+					Met:      m,
+					Sentence: interceptionSentence(m, s.Units),
+					Facts:    append(facts(m, s.Units), region(work.World.Court, m, s)...),
+					Flight:   flightDerivation(m, work.Drill, s),
+					Running:  runningDerivation(m, p.Player, s),
+				},
+			)
 		}
 		if len(seen) >= len(work.Pattern.Tasks) || turn == footwork.ManyTurns || !work.Pattern.Varies() {
 			break
@@ -136,7 +145,13 @@ func region(c court.Court, m footwork.Interception, s coach.Settings) []metric.I
 
 func flightDerivation(m footwork.Interception, drill footwork.Drill, s coach.Settings) metric.Derivation {
 	if m.Kind == feed.TouchTask || m.Kind == feed.ShadowTask {
-		return metric.Derivation{Figure: "Flight", Value: "no ball", Formula: "there is no ball in this task", Inputs: []metric.Input{}, Source: metric.OwnArithmetic}
+		return metric.Derivation{
+			Figure:  "Flight",
+			Value:   "no ball",
+			Formula: "there is no ball in this task",
+			Inputs:  []metric.Input{},
+			Source:  metric.OwnArithmetic,
+		}
 	}
 	inputs := []metric.Input{
 		{Name: "Leaves at", Value: units.Decimal(m.Speed, 1) + " m/s"},
@@ -149,26 +164,46 @@ func flightDerivation(m footwork.Interception, drill footwork.Drill, s coach.Set
 		inputs = append(inputs, metric.Input{Name: "Bounces after", Value: units.Decimal(m.Bounce.T-m.Release, 2) + " s"})
 	}
 	ball := drill.World.Ball
-	inputs = append(inputs, metric.Input{Name: "Ball", Value: fmt.Sprintf("%s, %s g, %s mm", ball.Name, units.Decimal(1000*ball.Mass, 1), units.Decimal(1000*ball.Diameter, 1))},
+	inputs = append(
+		inputs,
+		metric.Input{
+			Name: "Ball",
+			Value: fmt.Sprintf(
+				"%s, %s g, %s mm",
+				ball.Name,
+				units.Decimal(1000*ball.Mass, 1),
+				units.Decimal(1000*ball.Diameter, 1),
+			),
+		},
 		metric.Input{Name: "Air", Value: units.Decimal(drill.World.Air.Density, 3) + " kg/m³"},
-		metric.Input{Name: "Surface", Value: drill.World.Surface.Name})
+		metric.Input{Name: "Surface", Value: drill.World.Surface.Name},
+	)
 	return metric.Derivation{
-		Figure: "Flight", Value: units.Decimal(m.Available, 2) + " s until it is met",
-		Formula: "the ball as a point under gravity, drag and the lift of its spin, followed in steps of at most 0.3 s, shorter where drag is strong; the launch is the one that lands where you put it",
-		Inputs:  inputs, Source: ball.Source + "; drag and lift: Štěpánek, Am. J. Phys. 56 (1988) 138 (from memory)",
+		Figure: "Flight",
+		Value:  units.Decimal(m.Available, 2) + " s until it is met",
+		Formula: "the ball as a point under gravity, drag and the lift of its spin, followed in steps of at most 0.3 s, " +
+			"shorter where drag is strong; the launch is the one that lands where you put it",
+		Inputs: inputs,
+		Source: ball.Source + "; drag and lift: Štěpánek, Am. J. Phys. 56 (1988) 138 (from memory)",
 	}
 }
 
 func runningDerivation(m footwork.Interception, p footwork.Player, s coach.Settings) metric.Derivation {
 	second := func(v float64) string { return units.Decimal(v, 2) + " s" }
 	return metric.Derivation{
-		Figure: "Time to spare", Value: second(m.Spare),
-		Formula: "time until the ball is met − (until the first step + run from rest: √(2d/a), or d/v + v/(2a) + setting the feet); easy up to three quarters of the time, working up to all of it, stretched while a lunge still gets there",
+		Figure: "Time to spare",
+		Value:  second(m.Spare),
+		Formula: "time until the ball is met − (until the first step + run from rest: √(2d/a), or d/v + v/(2a) + setting " +
+			"the feet); easy up to three quarters of the time, working up to all of it, stretched while a lunge still gets " +
+			"there",
 		Inputs: []metric.Input{
 			{Name: "Time until it is met", Value: second(m.Available)},
 			{Name: "Until the first step", Value: second(m.Leaves - m.Release)},
 			{Name: "Run for it", Value: s.Units.Length(length(m.Route))},
-			{Name: "Acceleration a, top speed v", Value: fmt.Sprintf("%s m/s², %s m/s", units.Decimal(p.Speedup, 1), units.Decimal(p.Top, 1))},
+			{
+				Name:  "Acceleration a, top speed v",
+				Value: fmt.Sprintf("%s m/s², %s m/s", units.Decimal(p.Speedup, 1), units.Decimal(p.Top, 1)),
+			},
 			{Name: "Needed", Value: second(m.Needed)},
 			{Name: "Reached with your feeding", Value: units.Decimal(100*m.Chance, 0) + " in 100"},
 		},

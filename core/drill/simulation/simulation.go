@@ -39,8 +39,9 @@ type Explained struct {
 	Running  metric.Derivation     `json:"running"`
 }
 
-// MetresOf is how far a player runs in one turn of a drill, worked out for the one it is written for: where several are live,
-// the mean of their ways, since they change roles from turn to turn. It returns invalid.Fields, or ctx.Err() when cancelled.
+// MetresOf is how far a player runs in one turn of a drill, worked out for the one it is written for: where several are
+// live, the mean of their ways, since they change roles from turn to turn. It returns invalid.Fields, or ctx.Err() when
+// cancelled.
 func MetresOf(ctx context.Context, d drill.Document, s coach.Settings) (float64, error) {
 	work, err := timingOf(ctx, d, d.PlayerFor(d.Written(), student.RightHand), s)
 	if err != nil {
@@ -57,8 +58,14 @@ func MetresOf(ctx context.Context, d drill.Document, s coach.Settings) (float64,
 	return sum / float64(len(metres)), nil
 }
 
-// TurnOf works one turn of a drill out for a player, without the ways of its balls. It returns invalid.Fields, or ctx.Err() when cancelled.
-func TurnOf(ctx context.Context, d drill.Document, player footwork.Player, s coach.Settings) (footwork.Timeline, error) {
+// TurnOf works one turn of a drill out for a player, without the ways of its balls. It returns invalid.Fields, or
+// ctx.Err() when cancelled.
+func TurnOf(
+	ctx context.Context,
+	d drill.Document,
+	player footwork.Player,
+	s coach.Settings,
+) (footwork.Timeline, error) {
 	work, err := timingOf(ctx, d, player, s)
 	if err != nil {
 		return footwork.Timeline{}, err
@@ -67,7 +74,12 @@ func TurnOf(ctx context.Context, d drill.Document, player footwork.Player, s coa
 }
 
 // timingOf is a drill for a player, ready to be worked out turn by turn.
-func timingOf(ctx context.Context, d drill.Document, player footwork.Player, s coach.Settings) (footwork.Timing, error) {
+func timingOf(
+	ctx context.Context,
+	d drill.Document,
+	player footwork.Player,
+	s coach.Settings,
+) (footwork.Timing, error) {
 	drill, err := d.Resolved(s)
 	if err != nil {
 		return footwork.Timing{}, err
@@ -130,7 +142,10 @@ func Run(ctx context.Context, d drill.Document, player footwork.Player, s coach.
 	p.Verdict = p.sentence()
 	p.Runs = []string{}
 	for i, r := range p.Timeline.Runners {
-		p.Runs = append(p.Runs, fmt.Sprintf("%s: %s run for %s", runner(d, i), s.Units.Length(math.Round(10*r.Metres)/10), units.Balls(r.Balls)))
+		p.Runs = append(
+			p.Runs,
+			fmt.Sprintf("%s: %s run for %s", runner(d, i), s.Units.Length(math.Round(10*r.Metres)/10), units.Balls(r.Balls)),
+		)
 	}
 	return p, nil
 }

@@ -21,8 +21,8 @@ func TestMetresOfATurn(t *testing.T) {
 	require.Less(t, near, 3.0)
 }
 
-// Whoever plays so many turns runs what the live players of a turn run in the mean: they change roles. A stroke of a rally
-// takes neither less than a ball can nor more than one does (relation R13).
+// Whoever plays so many turns runs what the live players of a turn run in the mean: they change roles. A stroke of a
+// rally takes neither less than a ball can nor more than one does (relation R13).
 func TestWhatIsRunIsTheMeanOfAllRoles(t *testing.T) {
 	several := 0
 	for _, stored := range library.All() {
@@ -43,7 +43,14 @@ func TestWhatIsRunIsTheMeanOfAllRoles(t *testing.T) {
 		require.Equal(t, d.Pattern.Rally != nil, gap > 0.3, d.Name)
 		require.Less(t, gap, 4.0, d.Name)
 		if d.Pattern.StrokesPerTurn() > 5*d.Pattern.BallsPerTurn() && d.Pattern.Rally == nil {
-			require.InEpsilon(t, d.Pattern.TurnSeconds(), seen.Timeline.Seconds+d.Pattern.Pause, 0.2, "%s: the gap is about what the strokes take", d.Name)
+			require.InEpsilon(
+				t,
+				d.Pattern.TurnSeconds(),
+				seen.Timeline.Seconds+d.Pattern.Pause,
+				0.2,
+				"%s: the gap is about what the strokes take",
+				d.Name,
+			)
 			require.InEpsilon(t, d.Pattern.Gap, simulation.AnswerGap(d, seen.Timeline), 0.15, d.Name)
 		}
 		if len(seen.Timeline.Runners) > 1 {
@@ -62,8 +69,8 @@ func BenchmarkMetres(b *testing.B) {
 	}
 }
 
-// Who gets back to the middle by rote runs farther than who waits where the next ball comes; in a figure of eight it comes on the
-// other side each time, so that the way across is the same. The metres are told by role.
+// Who gets back to the middle by rote runs farther than who waits where the next ball comes; in a figure of eight it
+// comes on the other side each time, so that the way across is the same. The metres are told by role.
 func TestTheBasePositionSavesMetres(t *testing.T) {
 	for _, name := range []string{"Safe Lane", "Crossroads", "Pair Against One"} {
 		d := sample.Drill(t, name)

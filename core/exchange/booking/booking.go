@@ -1,4 +1,5 @@
-// Package booking is what a club's or a school's calendar says of lessons to come: bookings, which are read again and again, and become lessons.
+// Package booking is what a club's or a school's calendar says of lessons to come: bookings, which are read again and
+// again, and become lessons.
 package booking
 
 import (
@@ -29,8 +30,8 @@ type Stored struct {
 	Ignored bool   // the coach does not want it
 }
 
-// Named lists those of some students whose names stand in a text: the whole name, or what nobody else of them is called. Marks, capitals and
-// punctuation do not matter. The order is that of the students.
+// Named lists those of some students whose names stand in a text: the whole name, or what nobody else of them is
+// called. Marks, capitals and punctuation do not matter. The order is that of the students.
 func Named(text string, known []roster.Known) []string {
 	words := strings.Fields(roster.Fold(text))
 	names := make([]string, len(known))
@@ -67,9 +68,10 @@ const (
 	Same      Kind = "same"
 )
 
-// Reconcile holds what is kept of a calendar against what it says now. An entry is the same one by its identifier and by which one of its series it
-// is. One of a series whose time was changed as a whole is known by its day, else by its week. What is not in the calendar any more is
-// cancelled. What was before a day is left as it is. Nothing is there twice, however often it is read.
+// Reconcile holds what is kept of a calendar against what it says now. An entry is the same one by its identifier and
+// by which one of its series it is. One of a series whose time was changed as a whole is known by its day, else by its
+// week. What is not in the calendar any more is cancelled. What was before a day is left as it is. Nothing is there
+// twice, however often it is read.
 func Reconcile(kept []Stored, read []Booking, from string) []Change {
 	left := slices.DeleteFunc(slices.Clone(kept), func(s Stored) bool { return s.Date < from })
 	coming := slices.DeleteFunc(slices.Clone(read), func(b Booking) bool { return b.Date < from })
@@ -102,7 +104,8 @@ func Reconcile(kept []Stored, read []Booking, from string) []Change {
 	return changes
 }
 
-// changed is a booking that is kept, as its calendar has it now. Who is in it stays as the coach chose once it became a lesson.
+// changed is a booking that is kept, as its calendar has it now. Who is in it stays as the coach chose once it became a
+// lesson.
 func changed(s Stored, now Booking) Change {
 	before := s.Booking
 	c := Change{Stored: s, Kind: Same, Before: &before}
@@ -113,7 +116,11 @@ func changed(s Stored, now Booking) Change {
 	switch {
 	case now.Cancelled && !before.Cancelled:
 		c.Kind = Cancelled
-	case now.Cancelled != before.Cancelled, now.Title != before.Title, now.Date != before.Date, now.Start != before.Start, now.Minutes != before.Minutes,
+	case now.Cancelled != before.Cancelled,
+		now.Title != before.Title,
+		now.Date != before.Date,
+		now.Start != before.Start,
+		now.Minutes != before.Minutes,
 		!slices.Equal(c.Students, before.Students):
 		c.Kind = Changed
 	}

@@ -45,7 +45,16 @@ func TestACalendarThatIsReadAgainChangesWhatItBrought(t *testing.T) {
 	}
 	moved := one("a", "3", "2026-03-19", "17:30")
 	moved.Students = []string{"noor"}
-	changes := booking.Reconcile(kept, []booking.Booking{one("a", "2", "2026-03-10", "16:00"), moved, one("c", "", "2026-03-20", "10:00"), one("d", "", "2026-03-01", "10:00")}, "2026-03-10")
+	changes := booking.Reconcile(
+		kept,
+		[]booking.Booking{
+			one("a", "2", "2026-03-10", "16:00"),
+			moved,
+			one("c", "", "2026-03-20", "10:00"),
+			one("d", "", "2026-03-01", "10:00"),
+		},
+		"2026-03-10",
+	)
 	said := map[string]booking.Kind{}
 	for _, c := range changes {
 		said[c.ID+c.UID] = c.Kind
@@ -56,19 +65,38 @@ func TestACalendarThatIsReadAgainChangesWhatItBrought(t *testing.T) {
 			require.Empty(t, c.Students, "who is in a lesson is the coach's")
 		}
 	}
-	require.Equal(t, map[string]booking.Kind{"samea": booking.Same, "moveda": booking.Changed, "goneb": booking.Cancelled, "c": booking.New}, said)
+	require.Equal(
+		t,
+		map[string]booking.Kind{
+			"samea":  booking.Same,
+			"moveda": booking.Changed,
+			"goneb":  booking.Cancelled,
+			"c":      booking.New,
+		},
+		said,
+	)
 
 	// The series moves from Tuesday to Wednesday: each is still itself, by its week.
-	changes = booking.Reconcile(kept[1:3], []booking.Booking{one("a", "x", "2026-03-11", "15:00"), one("a", "y", "2026-03-18", "15:00")}, "2026-03-10")
+	changes = booking.Reconcile(
+		kept[1:3],
+		[]booking.Booking{one("a", "x", "2026-03-11", "15:00"), one("a", "y", "2026-03-18", "15:00")},
+		"2026-03-10",
+	)
 	require.Equal(t, []string{"same", "moved"}, []string{changes[0].ID, changes[1].ID})
 }
 
-// However often and in whatever order the same calendar is read, nothing changes the second time and nothing is there twice.
+// However often and in whatever order the same calendar is read, nothing changes the second time and nothing is there
+// twice.
 func TestReadAgainNothingDoubles(t *testing.T) {
 	long.Check(t, func(t *rapid.T) {
 		draw := func(name string) []booking.Booking {
 			list := rapid.SliceOfNDistinct(rapid.Custom(func(t *rapid.T) booking.Booking {
-				b := one(rapid.SampledFrom([]string{"a", "b"}).Draw(t, "uid"), fmt.Sprint(rapid.IntRange(1, 6).Draw(t, "instance")), fmt.Sprintf("2026-03-%02d", rapid.IntRange(8, 28).Draw(t, "day")), "16:00")
+				b := one(
+					rapid.SampledFrom([]string{"a", "b"}).Draw(t, "uid"),
+					fmt.Sprint(rapid.IntRange(1, 6).Draw(t, "instance")),
+					fmt.Sprintf("2026-03-%02d", rapid.IntRange(8, 28).Draw(t, "day")),
+					"16:00",
+				)
 				b.Cancelled = rapid.IntRange(0, 4).Draw(t, "cancelled") == 0
 				return b
 			}), 0, 8, func(b booking.Booking) string { return b.UID + b.Instance }).Draw(t, name)

@@ -9,7 +9,10 @@ import (
 )
 
 func ExampleNamed() {
-	known := []roster.Known{{ID: "1", Profile: student.Profile{Name: "Ada Fenn"}}, {ID: "2", Profile: student.Profile{Name: "Ben Okoro"}}}
+	known := []roster.Known{
+		{ID: "1", Profile: student.Profile{Name: "Ada Fenn"}},
+		{ID: "2", Profile: student.Profile{Name: "Ben Okoro"}},
+	}
 	fmt.Println(booking.Named("Court 3: Ada Fenn, private", known))
 	// Output:
 	// [1]

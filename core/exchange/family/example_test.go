@@ -11,8 +11,18 @@ import (
 
 func ExampleOf() {
 	page, err := family.Of(context.Background(), family.Known{
-		Player: student.Profile{Name: "Ada Fenn", Age: student.Eight, Sport: court.Tennis, Level: student.Orange, Hand: student.RightHand},
-		From:   "2026-02-01", To: "2026-03-01", Came: 3, Of: 4, Minutes: 180,
+		Player: student.Profile{
+			Name:  "Ada Fenn",
+			Age:   student.Eight,
+			Sport: court.Tennis,
+			Level: student.Orange,
+			Hand:  student.RightHand,
+		},
+		From:    "2026-02-01",
+		To:      "2026-03-01",
+		Came:    3,
+		Of:      4,
+		Minutes: 180,
 	})
 	if err != nil {
 		panic(err)

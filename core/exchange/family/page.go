@@ -1,5 +1,5 @@
-// Package family is what a player and those at home are told: what was worked on, in plain words, and what to practise. Nothing private and
-// nothing of other players is in it.
+// Package family is what a player and those at home are told: what was worked on, in plain words, and what to practise.
+// Nothing private and nothing of other players is in it.
 package family
 
 import (
@@ -91,7 +91,12 @@ func Of(ctx context.Context, k Known) (Page, error) {
 			s.Next = "Later." // why is private
 		}
 		if w.Balls > 0 {
-			s.Counts = fmt.Sprintf("%d of %s made, %s of 10.", w.Made, units.Balls(w.Balls), units.Decimal(10*share(w.Made, w.Balls), 1))
+			s.Counts = fmt.Sprintf(
+				"%d of %s made, %s of 10.",
+				w.Made,
+				units.Balls(w.Balls),
+				units.Decimal(10*share(w.Made, w.Balls), 1),
+			)
 		}
 		for _, m := range k.Passed {
 			if m.Stroke == w.Stroke {
@@ -148,21 +153,45 @@ func there(k Known) string {
 func next(a progress.Advice) string {
 	switch {
 	case a.Decision == progress.StepUp:
-		return fmt.Sprintf("%s is reached: %s. Next milestone: %s, %s.", units.Title(string(a.Rung)), a.Rung.Plain(), a.Next, a.Next.Plain())
+		return fmt.Sprintf(
+			"%s is reached: %s. Next milestone: %s, %s.",
+			units.Title(string(a.Rung)),
+			a.Rung.Plain(),
+			a.Next,
+			a.Next.Plain(),
+		)
 	case a.Decision == progress.StepBack:
 		return fmt.Sprintf("Next milestone: %s, %s, with easier balls first.", a.Next, a.Next.Plain())
 	case a.Balls == 0:
 		return fmt.Sprintf("Next milestone: %s, %s.", a.Rung, a.Rung.Plain())
 	}
-	return fmt.Sprintf("Next milestone: %s, %s. It is reached with %s of 10; so far %d of %d on the way to it.", a.Rung, a.Rung.Plain(), units.Decimal(10*progress.MetRate, 1), a.Made, a.Balls)
+	return fmt.Sprintf(
+		"Next milestone: %s, %s. It is reached with %s of 10; so far %d of %d on the way to it.",
+		a.Rung,
+		a.Rung.Plain(),
+		units.Decimal(10*progress.MetRate, 1),
+		a.Made,
+		a.Balls,
+	)
 }
 
 func ball(sport court.Sport) string { return "a " + sports.Of(sport).One }
 
-// notTossed are strokes that nobody at home tosses a ball for: who serves has the ball already, and what is no stroke needs none; one above the
-// head is not practised without somebody who watches.
+// notTossed are strokes that nobody at home tosses a ball for: who serves has the ball already, and what is no stroke
+// needs none; one above the head is not practised without somebody who watches.
 func notTossed(s sports.Stroke) bool {
-	return slices.Contains([]sports.Stroke{sports.Serve, sports.Return, sports.Footwork, sports.Technique, sports.Overhead, sports.Smash, sports.Clear}, s)
+	return slices.Contains(
+		[]sports.Stroke{
+			sports.Serve,
+			sports.Return,
+			sports.Footwork,
+			sports.Technique,
+			sports.Overhead,
+			sports.Smash,
+			sports.Clear,
+		},
+		s,
+	)
 }
 
 // rests says whether a player is spared a stroke.
@@ -183,12 +212,25 @@ func (k Known) tossed(ctx context.Context) ([]Practice, error) {
 		if err != nil {
 			return nil, err
 		}
-		lines = append(lines, fmt.Sprintf("%s: until %d are made. As it went on court, %s tosses are enough 4 times in 5.", units.Title(string(w.Stroke)), practised, units.Decimal(tosses, 0)))
+		lines = append(
+			lines,
+			fmt.Sprintf(
+				"%s: until %d are made. As it went on court, %s tosses are enough 4 times in 5.",
+				units.Title(string(w.Stroke)),
+				practised,
+				units.Decimal(tosses, 0),
+			),
+		)
 	}
 	if len(lines) == 0 {
 		return nil, nil
 	}
-	return []Practice{{Name: "With somebody who tosses " + ball(k.Player.Sport), Lines: append(lines, "Toss underarm, slowly, from a few steps in front and out of reach of the racket.")}}, nil
+	return []Practice{
+		{
+			Name:  "With somebody who tosses " + ball(k.Player.Sport),
+			Lines: append(lines, "Toss underarm, slowly, from a few steps in front and out of reach of the racket."),
+		},
+	}, nil
 }
 
 // alone is practice that needs nobody: drills of the sport, the coach's own and the built-in ones, that suit;
@@ -199,7 +241,8 @@ func (k Known) alone() []Practice {
 		needs = append(needs, catalogue.Need{Stroke: w.Stroke, Rung: w.Advice.Next})
 	}
 	all := slices.DeleteFunc(append(slices.Clone(k.Own), library.All()...), func(s library.Stored) bool {
-		return s.Document.Sport != k.Player.Sport || !s.Document.Alone() || !catalogue.Spares(s.Document, k.Player.Rests()) || s.Document.AboveHead() && k.Player.Limit != nil && k.Player.Limit.Of != student.Balls
+		return s.Document.Sport != k.Player.Sport || !s.Document.Alone() || !catalogue.Spares(s.Document, k.Player.Rests()) ||
+			s.Document.AboveHead() && k.Player.Limit != nil && k.Player.Limit.Of != student.Balls
 	})
 	suits := func(d drill.Document) float64 { return catalogue.Suits(d, k.Player.Level, needs) }
 	slices.SortStableFunc(all, func(a, b library.Stored) int { return cmp.Compare(suits(b.Document), suits(a.Document)) })

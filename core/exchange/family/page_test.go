@@ -19,10 +19,34 @@ import (
 func told(t *testing.T, change func(*family.Known)) family.Page {
 	t.Helper()
 	k := family.Known{
-		Player: student.Profile{Name: "Ada", Age: student.Eleven, Sport: court.Tennis, Level: student.Club, Hand: student.RightHand, Hurts: "knee-secret", Note: "note-secret", Objective: "objective-secret"},
-		From:   "2026-01-01", To: "2026-03-31", Came: 9, Of: 10, Minutes: 461,
-		Strokes: []family.Worked{{Stroke: sports.Backhand, Made: 80, Balls: 100, Advice: progress.Advise(progress.Direction, []progress.Evidence{{Made: 14, Missed: 6}}, 0)}},
-		Met:     []family.Met{{"Monday", "Corner", "6 in all"}, {"Sunday", "Corner", "6 in all"}, {"Sunday", "Line", "3 in a row"}},
+		Player: student.Profile{
+			Name:      "Ada",
+			Age:       student.Eleven,
+			Sport:     court.Tennis,
+			Level:     student.Club,
+			Hand:      student.RightHand,
+			Hurts:     "knee-secret",
+			Note:      "note-secret",
+			Objective: "objective-secret",
+		},
+		From:    "2026-01-01",
+		To:      "2026-03-31",
+		Came:    9,
+		Of:      10,
+		Minutes: 461,
+		Strokes: []family.Worked{
+			{
+				Stroke: sports.Backhand,
+				Made:   80,
+				Balls:  100,
+				Advice: progress.Advise(progress.Direction, []progress.Evidence{{Made: 14, Missed: 6}}, 0),
+			},
+		},
+		Met: []family.Met{
+			{"Monday", "Corner", "6 in all"},
+			{"Sunday", "Corner", "6 in all"},
+			{"Sunday", "Line", "3 in a row"},
+		},
 	}
 	if change != nil {
 		change(&k)
@@ -32,17 +56,26 @@ func told(t *testing.T, change func(*family.Known)) family.Page {
 	return p
 }
 
-// Worked by hand: 80 of 100 are 8 of 10; 461 minutes are 7 h 41 min. With 8 in 10, ten are made within 14 tosses with a chance of 0.870, within 13
-// of 0.747 (binomial: at least 10 of 13 and of 14), so that 14 are enough 4 times in 5.
+// Worked by hand: 80 of 100 are 8 of 10; 461 minutes are 7 h 41 min. With 8 in 10, ten are made within 14 tosses with a
+// chance of 0.870, within 13 of 0.747 (binomial: at least 10 of 13 and of 14), so that 14 are enough 4 times in 5.
 func TestAPageSaysInPlainWordsWhatWasWorkedOn(t *testing.T) {
 	p := told(t, nil)
 	require.Equal(t, "At 9 of 10 lessons, 7 h 41 min on court.", p.There)
-	require.Equal(t, []family.Stroke{{
-		Name: "backhand", Here: progress.Direction, Counts: "80 of 100 balls made, 8 of 10.",
-		Next: "Next milestone: direction, sending it to a chosen side. It is reached with 8 of 10; so far 14 of 20 on the way to it.",
-	}}, p.Strokes)
+	require.Equal(t, []family.Stroke{
+		{
+			Name:   "backhand",
+			Here:   progress.Direction,
+			Counts: "80 of 100 balls made, 8 of 10.",
+			Next: "Next milestone: direction, sending it to a chosen side. It is reached with 8 of 10; so far 14 of 20 on " +
+				"the way to it.",
+		},
+	}, p.Strokes)
 	require.Equal(t, []string{"Corner: 6 in all, 2 times, the last on Monday", "Line: 3 in a row, on Sunday"}, p.Met)
-	require.Equal(t, "Backhand: until 10 are made. As it went on court, 14 tosses are enough 4 times in 5.", p.Practice[0].Lines[0])
+	require.Equal(
+		t,
+		"Backhand: until 10 are made. As it went on court, 14 tosses are enough 4 times in 5.",
+		p.Practice[0].Lines[0],
+	)
 	require.Len(t, p.Care, 3, "somebody grown up is near")
 	require.NotContains(t, fmt.Sprintf("%+v", p), "secret", "nothing private")
 	require.Len(t, told(t, func(k *family.Known) { k.Player.Age = student.Adult }).Care, 2)
@@ -68,7 +101,13 @@ func TestABetterPlayerNeedsFewerTosses(t *testing.T) {
 		p := told(t, func(k *family.Known) { k.Strokes[0].Made = made })
 		var stroke string
 		var ten, tosses int
-		_, err := fmt.Sscanf(p.Practice[0].Lines[0], "%s until %d are made. As it went on court, %d tosses", &stroke, &ten, &tosses)
+		_, err := fmt.Sscanf(
+			p.Practice[0].Lines[0],
+			"%s until %d are made. As it went on court, %d tosses",
+			&stroke,
+			&ten,
+			&tosses,
+		)
 		require.NoError(t, err, p.Practice[0].Lines[0])
 		require.LessOrEqual(t, tosses, last)
 		require.GreaterOrEqual(t, tosses, 10)
@@ -78,7 +117,8 @@ func TestABetterPlayerNeedsFewerTosses(t *testing.T) {
 	require.NotContains(t, fmt.Sprint(p.Practice), "tosses")
 }
 
-// Over the sports: what is practised alone is of the sport and needs nobody, and whose serves are limited gets none above the head.
+// Over the sports: what is practised alone is of the sport and needs nobody, and whose serves are limited gets none
+// above the head.
 func TestPracticeAloneNeedsNobody(t *testing.T) {
 	byName := map[string]library.Stored{}
 	for _, s := range library.All() {
@@ -89,7 +129,9 @@ func TestPracticeAloneNeedsNobody(t *testing.T) {
 		for _, limit := range []*student.Limit{nil, {Of: student.Serves, Max: 20}} {
 			p := told(t, func(k *family.Known) {
 				k.Player.Sport, k.Player.Limit = sport, limit
-				k.Strokes = []family.Worked{{Stroke: sports.Serve, Made: 3, Balls: 9, Advice: progress.Advise(progress.Direction, nil, 0)}}
+				k.Strokes = []family.Worked{
+					{Stroke: sports.Serve, Made: 3, Balls: 9, Advice: progress.Advise(progress.Direction, nil, 0)},
+				}
 			})
 			for _, practice := range p.Practice {
 				name, alone := strings.CutPrefix(practice.Name, "Alone: ")
@@ -123,10 +165,15 @@ func TestWhatIsSparedIsNotSetForHome(t *testing.T) {
 		for _, each := range student.Strain("").Enum() {
 			strain := each.(student.Strain)
 			p := told(t, func(k *family.Known) {
-				k.Player.Sport, k.Player.Sore = sport, []student.Sore{{Part: student.Wrist, Words: "wrist-secret", Rests: []student.Strain{strain}}}
+				k.Player.Sport, k.Player.Sore = sport, []student.Sore{
+					{Part: student.Wrist, Words: "wrist-secret", Rests: []student.Strain{strain}},
+				}
 				k.Strokes = nil
 				for _, stroke := range sports.Of(sport).Strokes {
-					k.Strokes = append(k.Strokes, family.Worked{Stroke: stroke, Made: 8, Balls: 10, Advice: progress.Advise(progress.Direction, nil, 0)})
+					k.Strokes = append(
+						k.Strokes,
+						family.Worked{Stroke: stroke, Made: 8, Balls: 10, Advice: progress.Advise(progress.Direction, nil, 0)},
+					)
 				}
 			})
 			for _, practice := range p.Practice {

@@ -71,11 +71,39 @@ type AttendanceFlaw struct {
 
 var (
 	came = []string{"x", "y", "yes", "1", "p", "present", "here", "there", "came", "true", "late", "l", "ok", "was there"}
-	not  = []string{"0", "n", "no", "a", "absent", "away", "false", "excused", "e", "ill", "sick", "missed", "not there", "was not there"}
+	not  = []string{
+		"0",
+		"n",
+		"no",
+		"a",
+		"absent",
+		"away",
+		"false",
+		"excused",
+		"e",
+		"ill",
+		"sick",
+		"missed",
+		"not there",
+		"was not there",
+	}
 	// What says more: when, or why not.
 	more = []string{"late", "l", "excused", "e", "ill", "sick", "missed"}
 	// Signs that folding leaves nothing of.
-	signs = map[string]bool{"✓": true, "✔": true, "+": true, "•": true, "●": true, "-": false, "–": false, "✗": false, "✘": false, "×": true, "☑": true, "☐": false}
+	signs = map[string]bool{
+		"✓": true,
+		"✔": true,
+		"+": true,
+		"•": true,
+		"●": true,
+		"-": false,
+		"–": false,
+		"✗": false,
+		"✘": false,
+		"×": true,
+		"☑": true,
+		"☐": false,
+	}
 )
 
 // there reads a cell that says whether somebody was there.
@@ -88,10 +116,28 @@ func there(cell string) (is, known bool) {
 	return slices.Contains(came, folded), slices.Contains(came, folded) || slices.Contains(not, folded)
 }
 
-// ReadAttendance reads a table of who was there, for a coach with some students. kept says of what is kept already: the same student on the same
-// day in the same lesson is not kept twice, whatever it says. Days lie between earliest and the day it is.
-func ReadAttendance(asked AttendanceAsked, known []Known, kept func(Presence) bool, today time.Time) (AttendanceReading, error) {
-	r := attendance{asked: asked, today: today, kept: kept, people: map[string]string{}, seen: map[Presence]bool{}, out: AttendanceReading{Presences: []Presence{}, Strangers: []string{}, Taken: []TakenAs{}, Wrong: []AttendanceFlaw{}}}
+// ReadAttendance reads a table of who was there, for a coach with some students. kept says of what is kept already: the
+// same student on the same day in the same lesson is not kept twice, whatever it says. Days lie between earliest and
+// the day it is.
+func ReadAttendance(
+	asked AttendanceAsked,
+	known []Known,
+	kept func(Presence) bool,
+	today time.Time,
+) (AttendanceReading, error) {
+	r := attendance{
+		asked:  asked,
+		today:  today,
+		kept:   kept,
+		people: map[string]string{},
+		seen:   map[Presence]bool{},
+		out: AttendanceReading{
+			Presences: []Presence{},
+			Strangers: []string{},
+			Taken:     []TakenAs{},
+			Wrong:     []AttendanceFlaw{},
+		},
+	}
 	for _, k := range slices.Backward(known) {
 		r.people[Fold(k.Profile.Name)] = k.ID
 	}
@@ -99,7 +145,9 @@ func ReadAttendance(asked AttendanceAsked, known []Known, kept func(Presence) bo
 		r.people[Fold(p.Name)] = p.Student
 	}
 	if len(asked.Rows) < 2 {
-		return r.out, invalid.Fields{{Path: "rows", Message: "a row of headings is needed, and one for each student or each time"}}
+		return r.out, invalid.Fields{
+			{Path: "rows", Message: "a row of headings is needed, and one for each student or each time"},
+		}
 	}
 	if err := r.read(); err != nil {
 		return r.out, err
@@ -196,7 +244,13 @@ func (r *attendance) rows(head []string) error {
 	sign := headed(head, "came", "present", "attended", "attendance", "there", "was there", "status")
 	title := headed(head, "lesson", "class", "session", "course", "group", "title")
 	if len(naming) == 0 || day < 0 {
-		return invalid.Fields{{Path: "rows", Message: "two kinds of tables can be read: one with a column for each day, headed by the day; or one with a row for each time, with columns headed name, date and came"}}
+		return invalid.Fields{
+			{
+				Path: "rows",
+				Message: "two kinds of tables can be read: one with a column for each day, headed by the day; or one with a " +
+					"row for each time, with columns headed name, date and came",
+			},
+		}
 	}
 	var days []string
 	for _, row := range r.asked.Rows[1:] {
@@ -287,7 +341,12 @@ func (r *attendance) cell(row, column int, cell string, p Presence) {
 	}
 	is, known := there(cell)
 	if !known {
-		r.wrong(row, column, "“%s” does not say whether somebody was there: write yes or no, x or nothing", strings.TrimSpace(cell))
+		r.wrong(
+			row,
+			column,
+			"“%s” does not say whether somebody was there: write yes or no, x or nothing",
+			strings.TrimSpace(cell),
+		)
 		return
 	}
 	r.took(cell, is)

@@ -9,7 +9,10 @@ import (
 	"hodometer/core/people/student"
 )
 
-var here = []roster.Known{{ID: "a", Profile: student.Profile{Name: "Ada Fenn"}}, {ID: "b", Profile: student.Profile{Name: "Ben Okoro"}}}
+var here = []roster.Known{
+	{ID: "a", Profile: student.Profile{Name: "Ada Fenn"}},
+	{ID: "b", Profile: student.Profile{Name: "Ben Okoro"}},
+}
 
 func none(roster.Presence) bool { return false }
 
@@ -30,20 +33,47 @@ func TestATableWithAColumnForEachDay(t *testing.T) {
 	got, err = roster.ReadAttendance(roster.AttendanceAsked{Rows: rows}, here, none, today)
 	require.NoError(t, err)
 	require.Equal(t, []string{"Cleo"}, got.Strangers)
-	got, err = roster.ReadAttendance(roster.AttendanceAsked{Rows: rows, People: []roster.Person{{Name: "cleo"}}}, here, none, today)
+	got, err = roster.ReadAttendance(
+		roster.AttendanceAsked{Rows: rows, People: []roster.Person{{Name: "cleo"}}},
+		here,
+		none,
+		today,
+	)
 	require.NoError(t, err)
 	require.Empty(t, got.Strangers, "left out by choice")
 
 	// Where there is a sign for not being there, nothing says nothing.
-	got, err = roster.ReadAttendance(roster.AttendanceAsked{Rows: table("Name|2026-03-03|2026-03-10", "Ada Fenn|x|", "Ben Okoro|-|maybe")}, here, none, today)
+	got, err = roster.ReadAttendance(
+		roster.AttendanceAsked{Rows: table("Name|2026-03-03|2026-03-10", "Ada Fenn|x|", "Ben Okoro|-|maybe")},
+		here,
+		none,
+		today,
+	)
 	require.NoError(t, err)
 	require.False(t, got.Blank)
-	require.Equal(t, []roster.Presence{{Student: "a", Day: "2026-03-03", Came: true}, {Student: "b", Day: "2026-03-03"}}, got.Presences)
-	require.Equal(t, []roster.AttendanceFlaw{{Row: 3, Column: 2, Message: "“maybe” does not say whether somebody was there: write yes or no, x or nothing"}}, got.Wrong)
+	require.Equal(
+		t,
+		[]roster.Presence{{Student: "a", Day: "2026-03-03", Came: true}, {Student: "b", Day: "2026-03-03"}},
+		got.Presences,
+	)
+	require.Equal(
+		t,
+		[]roster.AttendanceFlaw{
+			{Row: 3, Column: 2, Message: "“maybe” does not say whether somebody was there: write yes or no, x or nothing"},
+		},
+		got.Wrong,
+	)
 }
 
 func TestATableWithARowForEachTime(t *testing.T) {
-	rows := table("Name|Date|Start|Lesson|Came|Minutes", "Ada Fenn|2026-03-03|16:00|Juniors|yes|60", "Ben Okoro|2026-03-03||Juniors|no|", "Ada Fenn|2026-03-03||juniors|yes|", "Ada Fenn|2026-03-03||Juniors|no|", "Ada Fenn|soon||Juniors|no|")
+	rows := table(
+		"Name|Date|Start|Lesson|Came|Minutes",
+		"Ada Fenn|2026-03-03|16:00|Juniors|yes|60",
+		"Ben Okoro|2026-03-03||Juniors|no|",
+		"Ada Fenn|2026-03-03||juniors|yes|",
+		"Ada Fenn|2026-03-03||Juniors|no|",
+		"Ada Fenn|soon||Juniors|no|",
+	)
 	kept := func(p roster.Presence) bool { return p.Student == "b" }
 	got, err := roster.ReadAttendance(roster.AttendanceAsked{Rows: rows}, here, kept, today)
 	require.NoError(t, err)
@@ -61,7 +91,14 @@ func TestATableWithARowForEachTime(t *testing.T) {
 
 // Late is kept as came, and sick as was not there: what is lost by it is told.
 func TestWordsThatSayMoreThanIsKeptAreTold(t *testing.T) {
-	got, err := roster.ReadAttendance(roster.AttendanceAsked{Rows: table("Name|2026-03-02|2026-03-03|2026-03-04", "Ada Fenn|late|x|Sick", "Ben Okoro|Late|no|yes")}, here, none, today)
+	got, err := roster.ReadAttendance(
+		roster.AttendanceAsked{
+			Rows: table("Name|2026-03-02|2026-03-03|2026-03-04", "Ada Fenn|late|x|Sick", "Ben Okoro|Late|no|yes"),
+		},
+		here,
+		none,
+		today,
+	)
 	require.NoError(t, err)
 	require.Len(t, got.Presences, 6)
 	require.Equal(t, []roster.TakenAs{{Word: "late", Came: true, Times: 2}, {Word: "sick", Times: 1}}, got.Taken)

@@ -25,15 +25,35 @@ func meant[T ~string](cell string, all []any, words map[string]T) (T, bool) {
 
 func handOf(cell string) (student.Hand, bool) {
 	return meant(cell, student.RightHand.Enum(), map[string]student.Hand{
-		"r": student.RightHand, "rh": student.RightHand, "right hand": student.RightHand, "right handed": student.RightHand, "righty": student.RightHand,
-		"l": student.LeftHand, "lh": student.LeftHand, "left hand": student.LeftHand, "left handed": student.LeftHand, "lefty": student.LeftHand,
+		"r":            student.RightHand,
+		"rh":           student.RightHand,
+		"right hand":   student.RightHand,
+		"right handed": student.RightHand,
+		"righty":       student.RightHand,
+		"l":            student.LeftHand,
+		"lh":           student.LeftHand,
+		"left hand":    student.LeftHand,
+		"left handed":  student.LeftHand,
+		"lefty":        student.LeftHand,
 	})
 }
 
 func backhandOf(cell string) (student.Backhand, bool) {
 	return meant(cell, student.OneHanded.Enum(), map[string]student.Backhand{
-		"1": student.OneHanded, "one": student.OneHanded, "single": student.OneHanded, "1h": student.OneHanded, "1 handed": student.OneHanded, "1hbh": student.OneHanded, "one hand": student.OneHanded,
-		"2": student.TwoHanded, "two": student.TwoHanded, "double": student.TwoHanded, "2h": student.TwoHanded, "2 handed": student.TwoHanded, "2hbh": student.TwoHanded, "two hands": student.TwoHanded,
+		"1":         student.OneHanded,
+		"one":       student.OneHanded,
+		"single":    student.OneHanded,
+		"1h":        student.OneHanded,
+		"1 handed":  student.OneHanded,
+		"1hbh":      student.OneHanded,
+		"one hand":  student.OneHanded,
+		"2":         student.TwoHanded,
+		"two":       student.TwoHanded,
+		"double":    student.TwoHanded,
+		"2h":        student.TwoHanded,
+		"2 handed":  student.TwoHanded,
+		"2hbh":      student.TwoHanded,
+		"two hands": student.TwoHanded,
 	})
 }
 
@@ -58,12 +78,24 @@ func levelOf(cell string) (student.Level, bool) {
 }
 
 // band is an age group as clubs write it: 8-10, 8 to 10, U10, under 10, 60+.
-var band = regexp.MustCompile(`^(?:(u|under) ?(\d{1,2})|(\d{1,2}) ?(?:to|-|–)? ?(\d{1,2})|(\d{1,2}) ?(?:\+|and over|plus))$`)
+var band = regexp.MustCompile(
+	`^(?:(u|under) ?(\d{1,2})|(\d{1,2}) ?(?:to|-|–)? ?(\d{1,2})|(\d{1,2}) ?(?:\+|and over|plus))$`,
+)
 
-// ageOf is the band of an age in years, or of an age group. A group that spans two bands belongs to that of its middle; "under 12" are those of 10 and 11.
+// ageOf is the band of an age in years, or of an age group. A group that spans two bands belongs to that of its middle;
+// "under 12" are those of 10 and 11.
 func ageOf(cell string) (student.AgeBand, bool) {
 	folded := Fold(cell)
-	if value, known := meant(cell, student.Adult.Enum(), map[string]student.AgeBand{"adults": student.Adult, "grown up": student.Adult, "senior": student.Sixty, "seniors": student.Sixty}); known {
+	if value, known := meant(
+		cell,
+		student.Adult.Enum(),
+		map[string]student.AgeBand{
+			"adults":   student.Adult,
+			"grown up": student.Adult,
+			"senior":   student.Sixty,
+			"seniors":  student.Sixty,
+		},
+	); known {
 		return value, true
 	}
 	if years, err := strconv.Atoi(folded); err == nil && years >= 3 && years <= student.Oldest {

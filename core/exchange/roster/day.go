@@ -18,12 +18,14 @@ const (
 
 var (
 	numbers = regexp.MustCompile(`^(\d{1,4})[./\- ]\s?(\d{1,2})[./\- ]\s?(\d{1,4})\.?$`)
-	spelled = regexp.MustCompile(`^(?:\w{3,9},? )?(?:(\d{1,2})(?:st|nd|rd|th)?\.? (?:of )?([a-z]{3,9})|([a-z]{3,9})\.? (\d{1,2})(?:st|nd|rd|th)?),?\.? (\d{4}|\d{2})$`)
-	ofDay   = regexp.MustCompile(`[ T]\d{1,2}:\d{2}(:\d{2}(\.\d+)?)?Z?$`)
+	spelled = regexp.MustCompile(
+		`^(?:\w{3,9},? )?(?:(\d{1,2})(?:st|nd|rd|th)?\.? (?:of )?([a-z]{3,9})|([a-z]{3,9})\.? (\d{1,2})(?:st|nd|rd|th)?),?\.? (\d{4}|\d{2})$`,
+	)
+	ofDay = regexp.MustCompile(`[ T]\d{1,2}:\d{2}(:\d{2}(\.\d+)?)?Z?$`)
 )
 
-// readDay reads a day as people write it: 2016-05-14, 14/05/2016, 14.5.16, 14 May 2016, May 14, 2016. Of a year of two digits it takes the
-// last one up to latest.
+// readDay reads a day as people write it: 2016-05-14, 14/05/2016, 14.5.16, 14 May 2016, May 14, 2016. Of a year of two
+// digits it takes the last one up to latest.
 func readDay(cell string, order DayOrder, latest time.Time) (time.Time, bool) {
 	text := ofDay.ReplaceAllString(strings.ToLower(strings.Join(strings.Fields(cell), " ")), "")
 	if found := numbers.FindStringSubmatch(text); found != nil {

@@ -1,5 +1,5 @@
-// Package roster reads students, and who was there, out of tables as people keep them: which column is what, what a cell means, who is known
-// already, and what is wrong, row by row.
+// Package roster reads students, and who was there, out of tables as people keep them: which column is what, what a
+// cell means, who is known already, and what is wrong, row by row.
 package roster
 
 import (
@@ -44,7 +44,21 @@ var headings = []struct {
 	{Objective, []string{"works towards", "objective", "goal", "aim", "target"}},
 	{Hurts, []string{"what hurts", "hurts", "injury", "injuries", "pain", "medical"}},
 	{Note, []string{"note", "notes", "remark", "remarks", "comment", "comments"}},
-	{Name, []string{"name", "full name", "student", "player", "pupil", "junior", "member", "student name", "player name", "child"}},
+	{
+		Name,
+		[]string{
+			"name",
+			"full name",
+			"student",
+			"player",
+			"pupil",
+			"junior",
+			"member",
+			"student name",
+			"player name",
+			"child",
+		},
+	},
 }
 
 // called is the field that a heading names; Unused where it names none.
@@ -68,7 +82,8 @@ func called(heading string) Field {
 	return Unused
 }
 
-// heads says whether a row is one of headings: one of its cells names a field, and none is what only a student's row has.
+// heads says whether a row is one of headings: one of its cells names a field, and none is what only a student's row
+// has.
 func heads(row []string, today time.Time) bool {
 	named := false
 	for _, cell := range row {

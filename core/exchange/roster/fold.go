@@ -7,9 +7,52 @@ import (
 
 // letters are Latin letters with marks, each beside what it is without them: names are found however they are typed.
 var letters = strings.NewReplacer(pairs(
-	"a", "àáâãäåāăą", "ae", "æ", "c", "çćĉċč", "d", "ďđð", "e", "èéêëēĕėęě", "g", "ĝğġģ", "h", "ĥħ", "i", "ìíîïĩīĭįı", "j", "ĵ", "k", "ķ",
-	"l", "ĺļľŀł", "n", "ñńņňŉ", "o", "òóôõöøōŏő", "oe", "œ", "r", "ŕŗř", "s", "śŝşšș", "ss", "ß", "t", "ţťŧț", "th", "þ", "u", "ùúûüũūŭůűų",
-	"w", "ŵ", "y", "ýÿŷ", "z", "źżž",
+	"a",
+	"àáâãäåāăą",
+	"ae",
+	"æ",
+	"c",
+	"çćĉċč",
+	"d",
+	"ďđð",
+	"e",
+	"èéêëēĕėęě",
+	"g",
+	"ĝğġģ",
+	"h",
+	"ĥħ",
+	"i",
+	"ìíîïĩīĭįı",
+	"j",
+	"ĵ",
+	"k",
+	"ķ",
+	"l",
+	"ĺļľŀł",
+	"n",
+	"ñńņňŉ",
+	"o",
+	"òóôõöøōŏő",
+	"oe",
+	"œ",
+	"r",
+	"ŕŗř",
+	"s",
+	"śŝşšș",
+	"ss",
+	"ß",
+	"t",
+	"ţťŧț",
+	"th",
+	"þ",
+	"u",
+	"ùúûüũūŭůűų",
+	"w",
+	"ŵ",
+	"y",
+	"ýÿŷ",
+	"z",
+	"źżž",
 )...)
 
 func pairs(table ...string) []string {
@@ -22,8 +65,8 @@ func pairs(table ...string) []string {
 	return list
 }
 
-// Fold is a text without what people type in different ways: capitals, marks on letters, punctuation, doubled spaces. A mark that stands by
-// itself after its letter (Unicode's decomposed form) goes too.
+// Fold is a text without what people type in different ways: capitals, marks on letters, punctuation, doubled spaces. A
+// mark that stands by itself after its letter (Unicode's decomposed form) goes too.
 func Fold(text string) string {
 	words := strings.FieldsFunc(letters.Replace(strings.ToLower(text)), func(r rune) bool {
 		return !unicode.IsLetter(r) && !unicode.IsDigit(r) && !unicode.Is(unicode.Mn, r)

@@ -21,9 +21,12 @@ func cells(text string) [][]string {
 	return rows
 }
 
-var someone = []roster.Known{{ID: "00000000-0000-4000-8000-000000000001", Profile: student.Profile{Name: "Noor Haldane"}}}
+var someone = []roster.Known{
+	{ID: "00000000-0000-4000-8000-000000000001", Profile: student.Profile{Name: "Noor Haldane"}},
+}
 
-// Whatever a table has in it, it is read within its bounds: each row is a student to bring in, or says what is wrong, and the same table reads the same.
+// Whatever a table has in it, it is read within its bounds: each row is a student to bring in, or says what is wrong,
+// and the same table reads the same.
 func FuzzRead(f *testing.F) {
 	f.Add("Name\tBorn\tSport\nNoor Haldane\t3.4.2015\tTennis\nTeo\t2016\tpadel?\n")
 	f.Add("Surname, first name\tHand\nHaldane, Noor\tleft\n\t\n")

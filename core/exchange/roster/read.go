@@ -100,10 +100,17 @@ type Reading struct {
 }
 
 // usual is what stands for what a table does not say.
-var usual = student.Profile{Age: student.Adult, Hand: student.RightHand, Backhand: student.TwoHanded, Sport: sports.All()[0].Name, Level: student.Improver}
+var usual = student.Profile{
+	Age:      student.Adult,
+	Hand:     student.RightHand,
+	Backhand: student.TwoHanded,
+	Sport:    sports.All()[0].Name,
+	Level:    student.Improver,
+}
 
-// Read reads a table of students on a day, for a coach who has some already. Rows without anything in them are passed over. Somebody who has
-// the name of one who is here, or stands in an earlier row, is left out unless the coach chose otherwise.
+// Read reads a table of students on a day, for a coach who has some already. Rows without anything in them are passed
+// over. Somebody who has the name of one who is here, or stands in an earlier row, is left out unless the coach chose
+// otherwise.
 func Read(asked Asked, known []Known, today time.Time) Reading {
 	r := reader{asked: asked, today: today, byName: map[string]Double{}, profiles: map[string]student.Profile{}}
 	for _, k := range slices.Backward(known) { // the first one of a name stays
@@ -117,7 +124,8 @@ func Read(asked Asked, known []Known, today time.Time) Reading {
 		chosen[each.Row] = each.Do
 	}
 	for i, cells := range asked.Rows {
-		if i == 0 && reading.First == HasHeading || !slices.ContainsFunc(cells, func(cell string) bool { return strings.TrimSpace(cell) != "" }) {
+		if i == 0 && reading.First == HasHeading ||
+			!slices.ContainsFunc(cells, func(cell string) bool { return strings.TrimSpace(cell) != "" }) {
 			continue
 		}
 		row := r.row(i+1, cells, reading, chosen[i+1])
@@ -142,7 +150,8 @@ type reader struct {
 	profiles map[string]student.Profile
 }
 
-// columns says what the columns are: as the coach chose, else as they look. Of two that look like the same, the first one is it.
+// columns says what the columns are: as the coach chose, else as they look. Of two that look like the same, the first
+// one is it.
 func (r reader) columns() Reading {
 	width := 0
 	for _, row := range r.asked.Rows {
@@ -208,7 +217,10 @@ func (r reader) row(number int, cells []string, reading Reading, do Action) Row 
 	row := Row{Row: number, Wrong: []Wrong{}}
 	first, last, whole := r.names(cells, reading.Columns)
 	name := cmp.Or(whole, strings.Join(strings.Fields(first+" "+last), " "))
-	nameAt := slices.IndexFunc(reading.Columns, func(c Column) bool { return slices.Contains([]Field{Name, FirstName, LastName}, c.Field) })
+	nameAt := slices.IndexFunc(
+		reading.Columns,
+		func(c Column) bool { return slices.Contains([]Field{Name, FirstName, LastName}, c.Field) },
+	)
 	key := Fold(name)
 	if double, is := r.byName[key]; is && name != "" {
 		row.Double = &double
@@ -316,7 +328,8 @@ func (r reader) take(p *student.Profile, field Field, cell string, order DayOrde
 	return ""
 }
 
-// birthday takes the age band of a birthday, and the day itself where the coach wants it kept. Of a year alone it takes the age that is turned in this one.
+// birthday takes the age band of a birthday, and the day itself where the coach wants it kept. Of a year alone it takes
+// the age that is turned in this one.
 func (r reader) birthday(p *student.Profile, cell string, order DayOrder) string {
 	if year, err := time.Parse("2006", cell); err == nil {
 		years := r.today.Year() - year.Year()

@@ -41,14 +41,20 @@ func TestColumnsAreFoundBySight(t *testing.T) {
 		first roster.Heading
 		want  []roster.Field
 	}{
-		{"headings", table("Player|DOB|Plays with|BH|Ball stage|E-mail", "Ada Fenn|2016-05-14|R|2|green|x"), roster.HasHeading,
+		{"headings", table("Player|DOB|Plays with|BH|Ball stage|E-mail", "Ada Fenn|2016-05-14|R|2|green|x"),
+			roster.HasHeading,
 			[]roster.Field{roster.Name, roster.Birthday, roster.Hand, roster.Backhand, roster.Level, roster.Unused}},
-		{"two names", table("Surname|First name|Age group", "Fenn|Ada|U10"), roster.HasHeading, []roster.Field{roster.LastName, roster.FirstName, roster.Age}},
-		{"our own", table("Name|Age|Birthday|Sport|Level|Racket hand|Backhand|Works towards|What hurts|Note|Archived", "Ada||||||||||no"), roster.HasHeading,
-			[]roster.Field{roster.Name, roster.Age, roster.Birthday, roster.Sport, roster.Level, roster.Hand, roster.Backhand, roster.Objective, roster.Hurts, roster.Note, roster.Unused}},
-		{"no headings", table("Ada Fenn|14.05.2016|left|tennis|orange ball", "Ben Okoro|02.11.2014|right|tennis|green ball"), roster.NoHeading,
+		{"two names", table("Surname|First name|Age group", "Fenn|Ada|U10"), roster.HasHeading,
+			[]roster.Field{roster.LastName, roster.FirstName, roster.Age}},
+		{"our own", table("Name|Age|Birthday|Sport|Level|Racket hand|Backhand|Works towards|What hurts|Note|Archived",
+			"Ada||||||||||no"), roster.HasHeading,
+			[]roster.Field{roster.Name, roster.Age, roster.Birthday, roster.Sport, roster.Level, roster.Hand, roster.Backhand,
+				roster.Objective, roster.Hurts, roster.Note, roster.Unused}},
+		{"no headings", table("Ada Fenn|14.05.2016|left|tennis|orange ball", "Ben Okoro|02.11.2014|right|tennis|green "+
+			"ball"), roster.NoHeading,
 			[]roster.Field{roster.Name, roster.Birthday, roster.Hand, roster.Sport, roster.Level}},
-		{"of two that are called the same the first", table("Name|Notes|Comments", "Ada|a|b"), roster.HasHeading, []roster.Field{roster.Name, roster.Note, roster.Unused}},
+		{"of two that are called the same the first", table("Name|Notes|Comments", "Ada|a|b"), roster.HasHeading,
+			[]roster.Field{roster.Name, roster.Note, roster.Unused}},
 	} {
 		t.Run(c.name, func(t *testing.T) {
 			got := roster.Read(roster.Asked{Rows: c.rows}, nil, today)
@@ -162,7 +168,11 @@ func TestDoublesAreFoundHoweverTheyAreTyped(t *testing.T) {
 	require.Contains(t, got.Rows[5].Wrong[0].Message, "needs a name")
 
 	// What the table says is changed, and the rest stays.
-	got = roster.Read(roster.Asked{Rows: rows, Do: []roster.Chosen{{Row: 2, Do: roster.Change}, {Row: 7, Do: roster.Leave}}}, known, today)
+	got = roster.Read(
+		roster.Asked{Rows: rows, Do: []roster.Chosen{{Row: 2, Do: roster.Change}, {Row: 7, Do: roster.Leave}}},
+		known,
+		today,
+	)
 	require.Equal(t, 1, got.Change)
 	require.Zero(t, got.Wrong)
 	changed := got.Rows[0].Profile
@@ -172,17 +182,45 @@ func TestDoublesAreFoundHoweverTheyAreTyped(t *testing.T) {
 }
 
 func TestTextsAreNoLongerThanTheirPlace(t *testing.T) {
-	got := roster.Read(roster.Asked{Rows: table("name|note", strings.Repeat("é", 81)+"|"+strings.Repeat("n", 2001), strings.Repeat("é", 80)+"|"+strings.Repeat("n", 2000))}, nil, today)
+	got := roster.Read(
+		roster.Asked{
+			Rows: table(
+				"name|note",
+				strings.Repeat("é", 81)+"|"+strings.Repeat("n", 2001),
+				strings.Repeat("é", 80)+"|"+strings.Repeat("n", 2000),
+			),
+		},
+		nil,
+		today,
+	)
 	require.Len(t, got.Rows[0].Wrong, 2)
 	require.Equal(t, "at most 80 characters; these are 81", got.Rows[0].Wrong[0].Message)
 	require.Empty(t, got.Rows[1].Wrong)
 }
 
-// Whatever is in a table: every row with something in it is read once, in order, what can come in is a sound profile, and the same table is
-// read the same.
+// Whatever is in a table: every row with something in it is read once, in order, what can come in is a sound profile,
+// and the same table is read the same.
 func TestAnyTableIsRead(t *testing.T) {
 	long.Check(t, func(t *rapid.T) {
-		cell := rapid.OneOf(rapid.String(), rapid.SampledFrom([]string{"", "Ada Fenn", "ada fenn", "left", "2016-05-14", "14/5/16", "orange ball", "squash", "name", "born", "U10", "1"}))
+		cell := rapid.OneOf(
+			rapid.String(),
+			rapid.SampledFrom(
+				[]string{
+					"",
+					"Ada Fenn",
+					"ada fenn",
+					"left",
+					"2016-05-14",
+					"14/5/16",
+					"orange ball",
+					"squash",
+					"name",
+					"born",
+					"U10",
+					"1",
+				},
+			),
+		)
 		rows := rapid.SliceOfN(rapid.SliceOfN(cell, 0, 6), 0, 8).Draw(t, "rows")
 		asked := roster.Asked{Rows: rows, KeepBirthdays: rapid.Bool().Draw(t, "keep")}
 		got := roster.Read(asked, nil, today)

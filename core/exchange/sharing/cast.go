@@ -6,8 +6,8 @@ import (
 	"hodometer/core/lesson"
 )
 
-// Cast puts other students into a lesson, in their order: the first one stands where the first one stood. Those for whom there is nobody are
-// left out, wherever they are named; a block that is left without anybody is for all again.
+// Cast puts other students into a lesson, in their order: the first one stands where the first one stood. Those for
+// whom there is nobody are left out, wherever they are named; a block that is left without anybody is for all again.
 func Cast(d lesson.Document, students []string) lesson.Document {
 	to := map[string]string{}
 	for i, id := range d.Students[:min(len(d.Students), len(students))] {
@@ -39,7 +39,8 @@ func Cast(d lesson.Document, students []string) lesson.Document {
 	return d
 }
 
-// Nameless is a lesson without anything about people, to be passed on: its students are numbered, and what was noted is gone.
+// Nameless is a lesson without anything about people, to be passed on: its students are numbered, and what was noted is
+// gone.
 func Nameless(d lesson.Document, number func(i int) string) lesson.Document {
 	students := make([]string, len(d.Students))
 	for i := range students {

@@ -11,7 +11,8 @@ import (
 	"strings"
 )
 
-// mark is what a code of the first kind begins with. All of a code is capitals, digits and signs that a QR code has room for two of in eleven bits.
+// mark is what a code of the first kind begins with. All of a code is capitals, digits and signs that a QR code has
+// room for two of in eleven bits.
 const mark = "HODOMETER:DRILL1:"
 
 const (

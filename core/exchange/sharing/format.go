@@ -10,9 +10,9 @@ import (
 	"hodometer/core/sport/sports"
 )
 
-// A document of a sport that came later is handed on in a format of its own, so that a program that does not know the sport refuses it
-// in words: so many formats after the current one as the sport came steps later. Here it is the current one. A format that grows
-// leaves those numbers out.
+// A document of a sport that came later is handed on in a format of its own, so that a program that does not know the
+// sport refuses it in words: so many formats after the current one as the sport came steps later. Here it is the
+// current one. A format that grows leaves those numbers out.
 
 // later is how many steps after the first sports that of a document came; 0 where it has none.
 func later(document []byte) int {

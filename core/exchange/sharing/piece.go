@@ -1,4 +1,5 @@
-// Package sharing is how single documents are passed on: a drill, a game, a lesson or a player's ladders as a file of its own, without anything that names people.
+// Package sharing is how single documents are passed on: a drill, a game, a lesson or a player's ladders as a file of
+// its own, without anything that names people.
 package sharing
 
 import (
@@ -28,7 +29,8 @@ const (
 
 // Current is the version of the format that a kind is written in.
 func (k Kind) Current() int {
-	return map[Kind]int{Drill: drill.FormatVersion, Game: game.FormatVersion, Lesson: lesson.FormatVersion, Ladder: progress.FormatVersion}[k]
+	return map[Kind]int{Drill: drill.FormatVersion, Game: game.FormatVersion, Lesson: lesson.FormatVersion,
+		Ladder: progress.FormatVersion}[k]
 }
 
 // Piece is a document as it is passed on.
@@ -102,12 +104,18 @@ func Read(text []byte) (Piece, error) {
 // check says whether the document can be read here at all.
 func (p Piece) check() error {
 	if version := p.Version(); version > p.Hodometer.Current() {
-		return fmt.Errorf("this %s was written by a newer Hodometer (format %d; this one reads up to %d)", p.Hodometer, version, p.Hodometer.Current())
+		return fmt.Errorf(
+			"this %s was written by a newer Hodometer (format %d; this one reads up to %d)",
+			p.Hodometer,
+			version,
+			p.Hodometer.Current(),
+		)
 	}
 	return nil
 }
 
-// Strict reads a document of the current format, and refuses words that it does not know: with them something would be lost.
+// Strict reads a document of the current format, and refuses words that it does not know: with them something would be
+// lost.
 func Strict(text []byte, into any) error {
 	decoder := json.NewDecoder(bytes.NewReader(text))
 	decoder.DisallowUnknownFields()

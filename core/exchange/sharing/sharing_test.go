@@ -52,8 +52,14 @@ func TestALessonIsCastWithOthers(t *testing.T) {
 	d := lesson.Document{
 		Students: []string{"ada", "ben", "cleo"}, Note: "Ada’s mother waits outside",
 		Blocks: []lesson.Block{
-			{ID: "1", People: []string{"cleo", "ada"}, Drill: "d", Variants: []lesson.Variant{{Student: "ben", Why: "his knee"}, {Student: "cleo"}}},
-			{ID: "2", People: []string{"cleo"}, Game: "g"}, {ID: "3", Drill: "d"},
+			{
+				ID:       "1",
+				People:   []string{"cleo", "ada"},
+				Drill:    "d",
+				Variants: []lesson.Variant{{Student: "ben", Why: "his knee"}, {Student: "cleo"}},
+			},
+			{ID: "2", People: []string{"cleo"}, Game: "g"},
+			{ID: "3", Drill: "d"},
 		},
 	}
 	nameless := sharing.Nameless(d, id)
@@ -96,8 +102,8 @@ func FuzzDecode(f *testing.F) {
 	})
 }
 
-// A drill of a sport that came later is handed on in a format that a program of before refuses in words, as a file, a code and by itself;
-// here it is what it was. One of the first sports stays as everybody reads it.
+// A drill of a sport that came later is handed on in a format that a program of before refuses in words, as a file, a
+// code and by itself; here it is what it was. One of the first sports stays as everybody reads it.
 func TestALaterSportHasAFormatOfItsOwn(t *testing.T) {
 	for _, stored := range library.All() {
 		d := stored.Document
@@ -124,7 +130,11 @@ func TestALaterSportHasAFormatOfItsOwn(t *testing.T) {
 	// What a program of before did, and this one does with the sport after next: it goes by the number.
 	_, err := sharing.Read([]byte(`{"hodometer":"drill","id":"","document":{"version":6,"sport":"padel"}}`))
 	require.ErrorContains(t, err, "written by a newer Hodometer (format 6; this one reads up to 4)")
-	lesson, err := sharing.Write(sharing.Lesson, "", lesson.Document{FormatVersion: lesson.FormatVersion, Space: load.Space{Court: "padel"}})
+	lesson, err := sharing.Write(
+		sharing.Lesson,
+		"",
+		lesson.Document{FormatVersion: lesson.FormatVersion, Space: load.Space{Court: "padel"}},
+	)
 	require.NoError(t, err)
 	require.Contains(t, string(lesson), fmt.Sprintf(`"version": %d,`, 5))
 }

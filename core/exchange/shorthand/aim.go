@@ -39,7 +39,10 @@ func aimOf(c court.Court, t *court.Target) (Aim, bool) {
 	deep, in := t.Mark.Measures[0], t.Mark.Measures[1]
 	for _, left := range []bool{true, false} {
 		a := Aim{In: in.Distance, Deep: deep.Distance, Within: t.Radius, Left: left}
-		if back, side, ok := c.Ends(left); ok && deep.Line == back && in.Line == side && deep.Toward == court.In && in.Toward == court.In {
+		if back, side, ok := c.Ends(
+			left,
+		); ok && deep.Line == back && in.Line == side && deep.Toward == court.In &&
+			in.Toward == court.In {
 			return a, true
 		}
 	}
@@ -96,6 +99,10 @@ func (r *reader) aimed() {
 	if a.Left {
 		side = "left"
 	}
-	r.understood(first, last, fmt.Sprintf("aim %s in from the %s, %s inside the end", units.Metres.Length(a.In), side, units.Metres.Length(a.Deep)))
+	r.understood(
+		first,
+		last,
+		fmt.Sprintf("aim %s in from the %s, %s inside the end", units.Metres.Length(a.In), side, units.Metres.Length(a.Deep)),
+	)
 	r.aim = &a
 }

@@ -44,7 +44,14 @@ func TestReadyGamesAreReadBack(t *testing.T) {
 
 // targetOn is any target, also one that makes no sense.
 func targetOn(t *rapid.T, c court.Court) *court.Target {
-	target := court.Target{Kind: oneOf[court.TargetKind](t, court.TargetKind("").Enum(), "target"), Radius: figure(t, 0.1, 5, "radius"), Depth: figure(t, 0.1, 5, "depth"), Width: figure(t, 0.1, 5, "width"), Low: figure(t, 0.1, 3, "low"), High: figure(t, 0.1, 3, "high")}
+	target := court.Target{
+		Kind:   oneOf[court.TargetKind](t, court.TargetKind("").Enum(), "target"),
+		Radius: figure(t, 0.1, 5, "radius"),
+		Depth:  figure(t, 0.1, 5, "depth"),
+		Width:  figure(t, 0.1, 5, "width"),
+		Low:    figure(t, 0.1, 3, "low"),
+		High:   figure(t, 0.1, 3, "high"),
+	}
 	if rapid.Bool().Draw(t, "mark?") {
 		m := markOn(t, c)
 		target.Mark = &m
@@ -70,21 +77,45 @@ func rulesOn(t *rapid.T, c court.Court) game.Rules {
 	number := func(name string, most int) int { return rapid.IntRange(0, most).Draw(t, name) }
 	yes := func(name string) bool { return rapid.Bool().Draw(t, name) }
 	text := func(name string) string {
-		return rapid.SampledFrom([]string{"cone hit", `both "feet" in; low {x} [y] \ ö`, "a", "serve and next shot made, twice", "Ünder 3", "  "}).Draw(t, name)
+		return rapid.SampledFrom([]string{"cone hit", `both "feet" in; low {x} [y] \ ö`, "a",
+			"serve and next shot made, twice", "Ünder 3", "  "}).
+			Draw(t, name)
 	}
-	r := game.Rules{Coach: yes("coach"), BelowZero: yes("below"), Rally: number("rally", 20), Unscored: number("unscored", 12), Score: maybe[game.Keeping](t, game.Keeping("").Enum(), "score")}
+	r := game.Rules{
+		Coach:     yes("coach"),
+		BelowZero: yes("below"),
+		Rally:     number("rally", 20),
+		Unscored:  number("unscored", 12),
+		Score:     maybe[game.Keeping](t, game.Keeping("").Enum(), "score"),
+	}
 	for range rapid.IntRange(1, 12).Draw(t, "places") {
 		r.Spots = append(r.Spots, game.Spot{Side: oneOf[game.Side](t, game.Side("").Enum(), "side"), Mark: markOn(t, c)})
 	}
 	r.Feed = game.Feed{
-		Kind: maybe[game.FeedKind](t, game.FeedKind("").Enum(), "feed"), First: maybe[game.Side](t, game.Side("").Enum(), "first"), Changes: maybe[game.Changes](t, game.Changes("").Enum(), "changes"),
-		Every: number("every", 50), Second: yes("second"), Box: maybe[game.Box](t, game.Box("").Enum(), "box"), BoxFor: number("boxFor", 50),
+		Kind: maybe[game.FeedKind](
+			t,
+			game.FeedKind("").Enum(),
+			"feed",
+		),
+		First:   maybe[game.Side](t, game.Side("").Enum(), "first"),
+		Changes: maybe[game.Changes](t, game.Changes("").Enum(), "changes"),
+		Every: number(
+			"every",
+			50,
+		),
+		Second: yes("second"),
+		Box:    maybe[game.Box](t, game.Box("").Enum(), "box"),
+		BoxFor: number("boxFor", 50),
 	}
 	if yes("valid?") {
 		r.Feed.Valid = text("valid")
 	}
 	for range number("restrictions", 3) {
-		one := game.Restriction{Kind: oneOf[game.RestrictionKind](t, game.RestrictionKind("").Enum(), "kept"), Who: maybe[game.Whose](t, game.Whose("").Enum(), "who"), Shot: number("shot", 9)}
+		one := game.Restriction{
+			Kind: oneOf[game.RestrictionKind](t, game.RestrictionKind("").Enum(), "kept"),
+			Who:  maybe[game.Whose](t, game.Whose("").Enum(), "who"),
+			Shot: number("shot", 9),
+		}
 		if yes("how?") {
 			one.Text = text("how")
 		}
@@ -92,8 +123,19 @@ func rulesOn(t *rapid.T, c court.Court) game.Rules {
 	}
 	for range number("awards", 3) {
 		a := game.Award{
-			ID: rapid.SampledFrom([]string{"cone-hit", "a", "x y", "cone-hit2", "it"}).Draw(t, "id"), Name: text("name"), Points: rapid.IntRange(-20, 20).Draw(t, "points"),
-			By: maybe[game.Whose](t, game.Whose("").Enum(), "by"), Ends: maybe[game.Ends](t, game.Ends("").Enum(), "ends"), Shot: number("of stroke", 9), NotOnSecond: yes("notOnSecond"), NoBonus: yes("alone"),
+			ID: rapid.SampledFrom([]string{"cone-hit", "a", "x y", "cone-hit2", "it"}).
+				Draw(t, "id"),
+			Name:   text("name"),
+			Points: rapid.IntRange(-20, 20).Draw(t, "points"),
+			By: maybe[game.Whose](
+				t,
+				game.Whose("").Enum(),
+				"by",
+			),
+			Ends:        maybe[game.Ends](t, game.Ends("").Enum(), "ends"),
+			Shot:        number("of stroke", 9),
+			NotOnSecond: yes("notOnSecond"),
+			NoBonus:     yes("alone"),
 		}
 		if yes("target?") {
 			a.Target = targetOn(t, c)
@@ -102,15 +144,39 @@ func rulesOn(t *rapid.T, c court.Court) game.Rules {
 	}
 	for range number("measures", 3) {
 		r.Measures = append(r.Measures, game.Measure{
-			ID: rapid.SampledFrom([]string{"return", "a", "x y"}).Draw(t, "id"), Name: text("name"), Stroke: rapid.SampledFrom(sports.Of(c.Sport).Strokes).Draw(t, "stroke"),
-			By: maybe[game.Whose](t, game.Whose("").Enum(), "played by"), Shot: number("with", 9), Award: rapid.SampledFrom([]string{"", "cone-hit", "x y"}).Draw(t, "award"),
+			ID: rapid.SampledFrom([]string{"return", "a", "x y"}).
+				Draw(t, "id"),
+			Name:   text("name"),
+			Stroke: rapid.SampledFrom(sports.Of(c.Sport).Strokes).Draw(t, "stroke"),
+			By: maybe[game.Whose](
+				t,
+				game.Whose("").Enum(),
+				"played by",
+			),
+			Shot:  number("with", 9),
+			Award: rapid.SampledFrom([]string{"", "cone-hit", "x y"}).Draw(t, "award"),
 		})
 	}
 	if yes("mini?") {
-		r.Mini = &game.Mini{Balls: []string{text("ball"), "volley", text("ball")}, Won: number("won", 20), Swept: number("swept", 20)}
+		r.Mini = &game.Mini{
+			Balls: []string{text("ball"), "volley", text("ball")},
+			Won:   number("won", 20),
+			Swept: number("swept", 20),
+		}
 	}
-	r.End = game.End{Near: number("near", 100), Far: number("far", 100), WinBy: number("winBy", 2), Cap: number("cap", 120), Rallies: number("rallies", 200), Rounds: number("rounds", 24), Minutes: figure(t, 0, 90, "minutes")}
-	r.After = game.After{Net: maybe[game.Side](t, game.Side("").Enum(), "net"), Restart: maybe[game.Restart](t, game.Restart("").Enum(), "restart")}
+	r.End = game.End{
+		Near:    number("near", 100),
+		Far:     number("far", 100),
+		WinBy:   number("winBy", 2),
+		Cap:     number("cap", 120),
+		Rallies: number("rallies", 200),
+		Rounds:  number("rounds", 24),
+		Minutes: figure(t, 0, 90, "minutes"),
+	}
+	r.After = game.After{
+		Net:     maybe[game.Side](t, game.Side("").Enum(), "net"),
+		Restart: maybe[game.Restart](t, game.Restart("").Enum(), "restart"),
+	}
 	if r.After.Restart != "" {
 		r.After.Every = number("after every", 50)
 	}
@@ -130,7 +196,10 @@ func TestAnyGameIsReadBack(t *testing.T) {
 // A game as a coach writes it, by hand.
 func TestAGameAsACoachWritesIt(t *testing.T) {
 	d := library.Games()[7].Document // soft and sharp, pickleball
-	after, words, err := shorthand.AppliedGame(d, `1v1; player feeds, then loser; keep bounce "what is out of reach in front"; bonus "cone hit" 3 wins at object [1 2] radius=15cm; count dink by receiving; to 11, two ahead, cap 15; over 8 min`)
+	after, words, err := shorthand.AppliedGame(
+		d,
+		`1v1; player feeds, then loser; keep bounce "what is out of reach in front"; bonus "cone hit" 3 wins at object [1 2] radius=15cm; count dink by receiving; to 11, two ahead, cap 15; over 8 min`,
+	)
 	require.NoError(t, err)
 	require.NoError(t, after.Check())
 	r := after.Rules
@@ -147,12 +216,18 @@ func TestAGameAsACoachWritesIt(t *testing.T) {
 	for _, w := range words {
 		require.Empty(t, w.Wrong, w.Text)
 	}
-	six, _, err := shorthand.AppliedGame(library.Games()[0].Document, "3v3; own scores; coach feeds; net near; rotate 5; unscored 1; over 6 rounds")
+	six, _, err := shorthand.AppliedGame(
+		library.Games()[0].Document,
+		"3v3; own scores; coach feeds; net near; rotate 5; unscored 1; over 6 rounds",
+	)
 	require.NoError(t, err)
 	require.NoError(t, six.Check())
 	require.Equal(t, 6, six.Rules.Players())
 	require.Equal(t, game.Rotation{Every: 5}, six.Rules.Rotation)
-	short, _, err := shorthand.AppliedGame(library.Games()[0].Document, `1v1; mini "second serve" "volley" "overhead"; serve, then other every 1; to 10:5`)
+	short, _, err := shorthand.AppliedGame(
+		library.Games()[0].Document,
+		`1v1; mini "second serve" "volley" "overhead"; serve, then other every 1; to 10:5`,
+	)
 	require.NoError(t, err)
 	require.NoError(t, short.Check())
 	require.Zero(t, short.Rules.Rally, "a rally of a little match is worth nothing")

@@ -13,13 +13,30 @@ import (
 // Words for what is written of a game otherwise than by its name.
 var (
 	feedWords = map[string]game.FeedKind{"serve": "", "player-feeds": game.PlayerFeeds, "coach-feeds": game.CoachFeeds}
-	thenWords = map[string]game.Changes{"other": game.AfterRallies, "winner": game.ToTheWinner, "loser": game.ToTheLoser, "next": game.ByRota}
-	whoWords  = map[string]game.Whose{"feeding": game.TheFeeding, "receiving": game.TheReceiving, "net-side": game.TheHolding, "near": game.TheNear, "far": game.TheFar}
+	thenWords = map[string]game.Changes{
+		"other":  game.AfterRallies,
+		"winner": game.ToTheWinner,
+		"loser":  game.ToTheLoser,
+		"next":   game.ByRota,
+	}
+	whoWords = map[string]game.Whose{
+		"feeding":   game.TheFeeding,
+		"receiving": game.TheReceiving,
+		"net-side":  game.TheHolding,
+		"near":      game.TheNear,
+		"far":       game.TheFar,
+	}
 	endsWords = map[string]game.Ends{"wins": game.WinsRally, "loses": game.LosesIt, "wins-game": game.WinsGame}
 	turnWords = map[string]game.Turning{"left": game.OnToTheLeft, "winners-stay": game.WinnersStay}
 	keepWords = map[string]game.RestrictionKind{
-		"cross-court": game.CrossCourtOnly, "half": game.HalfCourt, "come-in": game.MustComeIn, "no-step-back": game.NoStepBack,
-		"bounce": game.LetItBounce, "wait-for-short": game.NotBeforeShort, "not-on-feed": game.NotOnTheFeed, "played": game.PlayedSo,
+		"cross-court":    game.CrossCourtOnly,
+		"half":           game.HalfCourt,
+		"come-in":        game.MustComeIn,
+		"no-step-back":   game.NoStepBack,
+		"bounce":         game.LetItBounce,
+		"wait-for-short": game.NotBeforeShort,
+		"not-on-feed":    game.NotOnTheFeed,
+		"played":         game.PlayedSo,
 	}
 )
 

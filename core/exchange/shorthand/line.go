@@ -19,8 +19,8 @@ func Of(d drill.Document) string {
 	return line
 }
 
-// Applied is a drill with the pattern and the aim of a line. What was understood of each word is always given. Measures of tasks
-// that are no longer there are of all tasks. Returns invalid.Fields.
+// Applied is a drill with the pattern and the aim of a line. What was understood of each word is always given. Measures
+// of tasks that are no longer there are of all tasks. Returns invalid.Fields.
 func Applied(d drill.Document, line string) (drill.Document, []Word, error) {
 	c, err := sports.Court(d.Court)
 	if err != nil {
@@ -33,7 +33,10 @@ func Applied(d drill.Document, line string) (drill.Document, []Word, error) {
 	d = d.Clone()
 	d.Pattern = pattern
 	for i := range d.Measures {
-		d.Measures[i].Tasks = slices.DeleteFunc(d.Measures[i].Tasks, func(task int) bool { return task >= len(pattern.Tasks) })
+		d.Measures[i].Tasks = slices.DeleteFunc(
+			d.Measures[i].Tasks,
+			func(task int) bool { return task >= len(pattern.Tasks) },
+		)
 	}
 	if aim != nil {
 		main := d.Main()

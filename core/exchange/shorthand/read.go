@@ -49,8 +49,8 @@ type group struct {
 	branch *feed.Branch
 }
 
-// Read reads a line for a court. What was understood of each word is always given; the pattern only where all of it was, else
-// invalid.Fields under "line".
+// Read reads a line for a court. What was understood of each word is always given; the pattern only where all of it
+// was, else invalid.Fields under "line".
 func Read(line string, on court.Court) (feed.Pattern, *Aim, []Word, error) {
 	s, err := scan(line, on)
 	if err != nil {
@@ -252,7 +252,11 @@ func (r *reader) setting() bool {
 		r.understood(t, t, units.Count(n, "sequence a turn", "sequences a turn"))
 		return true
 	}
-	if v, err := strconv.ParseFloat(strings.TrimSuffix(word, "s"), 64); err == nil && (strings.HasSuffix(word, "s") && next.text != "{" || more && next.text == "s") {
+	if v, err := strconv.ParseFloat(
+		strings.TrimSuffix(word, "s"),
+		64,
+	); err == nil &&
+		(strings.HasSuffix(word, "s") && next.text != "{" || more && next.text == "s") {
 		r.at++
 		if next.text == "s" {
 			r.at++

@@ -35,7 +35,8 @@ func OfGame(d game.Document) string {
 	return WriteGame(d.Rules, c)
 }
 
-// AppliedGame is a game with the rules of a line. What was understood of each word is always given. Returns invalid.Fields.
+// AppliedGame is a game with the rules of a line. What was understood of each word is always given. Returns
+// invalid.Fields.
 func AppliedGame(d game.Document, line string) (game.Document, []Word, error) {
 	c, err := sports.Court(d.Court)
 	if err != nil {
@@ -50,8 +51,8 @@ func AppliedGame(d game.Document, line string) (game.Document, []Word, error) {
 	return d, words, nil
 }
 
-// ReadGame reads a line for a court. What was understood of each word is always given; the rules only where all of it was, else
-// invalid.Fields under "line".
+// ReadGame reads a line for a court. What was understood of each word is always given; the rules only where all of it
+// was, else invalid.Fields under "line".
 func ReadGame(line string, on court.Court) (game.Rules, []Word, error) {
 	s, err := scan(line, on)
 	if err != nil {
@@ -76,7 +77,18 @@ func ReadGame(line string, on court.Court) (game.Rules, []Word, error) {
 	case !g.placed:
 		g.rules.Spots = usual
 	case g.sized && (g.rules.On(game.Near) != g.sides[0] || g.rules.On(game.Far) != g.sides[1]):
-		return game.Rules{}, g.words, invalid.Fields{{Path: "line", Message: fmt.Sprintf("%dv%d is said, and places for %d and %d", g.sides[0], g.sides[1], g.rules.On(game.Near), g.rules.On(game.Far))}}
+		return game.Rules{}, g.words, invalid.Fields{
+			{
+				Path: "line",
+				Message: fmt.Sprintf(
+					"%dv%d is said, and places for %d and %d",
+					g.sides[0],
+					g.sides[1],
+					g.rules.On(game.Near),
+					g.rules.On(game.Far),
+				),
+			},
+		}
 	}
 	return g.rules, g.words, nil
 }
@@ -247,16 +259,26 @@ func (g *gameReader) feed(word string) {
 		"then":         picked(thenWords, &f.Changes, "passes on %s"),
 		"every":        whole(true, &f.Every, 50, "after %d"),
 		"second-serve": flag(&f.Second, "with a second serve"),
-		"from":         picked(map[string]game.Box{"right": game.RightBox, "left": game.LeftBox}, &f.Box, "from the %s of the middle"),
-		"changing":     whole(true, &f.BoxFor, 50, "from the other side after %d"),
-		"good":         quoted(true, &f.Valid, 120, "good when %s"),
+		"from": picked(
+			map[string]game.Box{"right": game.RightBox, "left": game.LeftBox},
+			&f.Box,
+			"from the %s of the middle",
+		),
+		"changing": whole(true, &f.BoxFor, 50, "from the other side after %d"),
+		"good":     quoted(true, &f.Valid, 120, "good when %s"),
 	})
 }
 
 func (g *gameReader) restriction(string) {
 	var one game.Restriction
 	known := map[string]attr{
-		"by": picked(whoWords, &one.Who, "by %s"), "stroke": whole(true, &one.Shot, 9, "stroke %d of the rally"), aText: quoted(false, &one.Text, 120, "%s"),
+		"by": picked(
+			whoWords,
+			&one.Who,
+			"by %s",
+		),
+		"stroke": whole(true, &one.Shot, 9, "stroke %d of the rally"),
+		aText:    quoted(false, &one.Text, 120, "%s"),
 	}
 	for word, kind := range keepWords {
 		known[word] = attr{set: func(string) (string, error) {
@@ -297,9 +319,23 @@ func (g *gameReader) award(string) {
 	a := game.Award{Points: 1}
 	id := ""
 	known := map[string]attr{
-		aText: quoted(false, &a.Name, 60, "%s"), aNumber: between(false, &a.Points, -20, 20, "worth %d"), "by": picked(whoWords, &a.By, "by %s"),
-		"stroke": whole(true, &a.Shot, 9, "with stroke %d of the rally"), "first-serve": flag(&a.NotOnSecond, "not after a second serve"),
-		"alone": flag(&a.NoBonus, "nothing else counts then"), "id=": {set: keeps(&id)},
+		aText: quoted(
+			false,
+			&a.Name,
+			60,
+			"%s",
+		),
+		aNumber: between(false, &a.Points, -20, 20, "worth %d"),
+		"by":    picked(whoWords, &a.By, "by %s"),
+		"stroke": whole(
+			true,
+			&a.Shot,
+			9,
+			"with stroke %d of the rally",
+		),
+		"first-serve": flag(&a.NotOnSecond, "not after a second serve"),
+		"alone":       flag(&a.NoBonus, "nothing else counts then"),
+		"id=":         {set: keeps(&id)},
 		"at": {true, func(word string) (string, error) {
 			kind, ok := valueNamed[court.TargetKind](court.TargetKind("").Enum(), word)
 			if !ok {
@@ -348,8 +384,16 @@ func (g *gameReader) measure(string) {
 	var m game.Measure
 	id := ""
 	known := map[string]attr{
-		aText: quoted(false, &m.Name, 60, "%s"), "by": picked(whoWords, &m.By, "by %s"), "stroke": whole(true, &m.Shot, 9, "stroke %d of the rally"),
-		"id=": {set: keeps(&id)}, "with=": {set: keeps(&m.Award)},
+		aText: quoted(
+			false,
+			&m.Name,
+			60,
+			"%s",
+		),
+		"by":     picked(whoWords, &m.By, "by %s"),
+		"stroke": whole(true, &m.Shot, 9, "stroke %d of the rally"),
+		"id=":    {set: keeps(&id)},
+		"with=":  {set: keeps(&m.Award)},
 	}
 	for _, stroke := range sports.Of(g.court.Sport).Strokes {
 		known[strings.ToLower(strokeWord(stroke))] = attr{set: func(string) (string, error) {

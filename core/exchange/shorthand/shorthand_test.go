@@ -71,7 +71,10 @@ func markOn(t *rapid.T, c court.Court) court.Mark {
 	var m court.Mark
 	switch rapid.IntRange(0, 2).Draw(t, "how") {
 	case 0:
-		m = court.At(rapid.Float64Range(-c.Width/2, c.Width/2).Draw(t, "x"), rapid.Float64Range(-c.Length/2, c.Length/2).Draw(t, "y"))
+		m = court.At(
+			rapid.Float64Range(-c.Width/2, c.Width/2).Draw(t, "x"),
+			rapid.Float64Range(-c.Length/2, c.Length/2).Draw(t, "y"),
+		)
 	case 1:
 		line := rapid.SampledFrom(c.Lines).Draw(t, "line")
 		m.Along = &court.Along{Line: line.ID, Distance: rapid.Float64Range(0, 0.5).Draw(t, "far"), From: court.Near}
@@ -88,7 +91,10 @@ func markOn(t *rapid.T, c court.Court) court.Mark {
 			}
 			a := rapid.SampledFrom(lines).Draw(t, "line")
 			if rapid.Bool().Draw(t, "fraction") {
-				m.Measures = append(m.Measures, court.Between(a.ID, rapid.SampledFrom(lines).Draw(t, "to").ID, rapid.Float64Range(0, 1).Draw(t, "share")))
+				m.Measures = append(
+					m.Measures,
+					court.Between(a.ID, rapid.SampledFrom(lines).Draw(t, "to").ID, rapid.Float64Range(0, 1).Draw(t, "share")),
+				)
 				continue
 			}
 			at := a.From.X
@@ -99,7 +105,10 @@ func markOn(t *rapid.T, c court.Court) court.Mark {
 			if at != 0 {
 				toward = []court.Toward{court.In, court.Out}
 			}
-			m.Measures = append(m.Measures, court.Off(a.ID, rapid.Float64Range(0, 1).Draw(t, "off"), rapid.SampledFrom(toward).Draw(t, "toward")))
+			m.Measures = append(
+				m.Measures,
+				court.Off(a.ID, rapid.Float64Range(0, 1).Draw(t, "off"), rapid.SampledFrom(toward).Draw(t, "toward")),
+			)
 		}
 	}
 	m.Scales = rapid.Bool().Draw(t, "scales")
@@ -112,13 +121,41 @@ func markOn(t *rapid.T, c court.Court) court.Mark {
 
 func taskOn(t *rapid.T, c court.Court) feed.Task {
 	task := feed.Task{
-		Kind: maybe[feed.Kind](t, feed.Kind("").Enum(), "kind"), Stroke: rapid.SampledFrom(sports.Of(c.Sport).Strokes).Draw(t, "stroke"), Landing: markOn(t, c),
-		Toward: maybe[feed.Body](t, feed.Body("").Enum(), "toward"), Method: maybe[feed.Method](t, feed.Method("").Enum(), "method"),
-		Height: figure(t, 0.1, 4, "height"), Pace: maybe[sports.Pace](t, sports.Pace("").Enum(), "pace"), Spin: maybe[sports.SpinKind](t, sports.SpinKind("").Enum(), "spin"),
-		RPM: figure(t, -9000, 9000, "rpm"), Contact: maybe[feed.Moment](t, feed.Moment("").Enum(), "contact"),
-		Stance: rapid.SampledFrom([]string{"", "open", `closed "a bit", wide; low {x} [y] \ ö`}).Draw(t, "stance"), ReplyPace: maybe[sports.Pace](t, sports.Pace("").Enum(), "reply pace"),
-		ReplySpin: maybe[sports.SpinKind](t, sports.SpinKind("").Enum(), "reply spin"), Gap: figure(t, 0.5, 60, "gap"), Player: rapid.IntRange(0, 3).Draw(t, "player"),
-		Weight: figure(t, 0.1, 100, "weight"), Meant: rapid.Bool().Draw(t, "meant"),
+		Kind: maybe[feed.Kind](
+			t,
+			feed.Kind("").Enum(),
+			"kind",
+		),
+		Stroke:  rapid.SampledFrom(sports.Of(c.Sport).Strokes).Draw(t, "stroke"),
+		Landing: markOn(t, c),
+		Toward: maybe[feed.Body](
+			t,
+			feed.Body("").Enum(),
+			"toward",
+		),
+		Method: maybe[feed.Method](t, feed.Method("").Enum(), "method"),
+		Height: figure(
+			t,
+			0.1,
+			4,
+			"height",
+		),
+		Pace:    maybe[sports.Pace](t, sports.Pace("").Enum(), "pace"),
+		Spin:    maybe[sports.SpinKind](t, sports.SpinKind("").Enum(), "spin"),
+		RPM:     figure(t, -9000, 9000, "rpm"),
+		Contact: maybe[feed.Moment](t, feed.Moment("").Enum(), "contact"),
+		Stance: rapid.SampledFrom([]string{"", "open", `closed "a bit", wide; low {x} [y] \ ö`}).
+			Draw(t, "stance"),
+		ReplyPace: maybe[sports.Pace](t, sports.Pace("").Enum(), "reply pace"),
+		ReplySpin: maybe[sports.SpinKind](
+			t,
+			sports.SpinKind("").Enum(),
+			"reply spin",
+		),
+		Gap:    figure(t, 0.5, 60, "gap"),
+		Player: rapid.IntRange(0, 3).Draw(t, "player"),
+		Weight: figure(t, 0.1, 100, "weight"),
+		Meant:  rapid.Bool().Draw(t, "meant"),
 	}
 	if task.Contact == feed.AtHeight {
 		task.At = rapid.Float64Range(0.1, 4).Draw(t, "at")
@@ -127,7 +164,10 @@ func taskOn(t *rapid.T, c court.Court) feed.Task {
 		task.By, task.Value = by, rapid.Float64Range(0.1, 50).Draw(t, "value")
 	}
 	if rapid.Bool().Draw(t, "area?") {
-		task.Area = &feed.Area{Wide: rapid.Float64Range(0, 12).Draw(t, "wide"), Deep: rapid.Float64Range(0, 15).Draw(t, "deep")}
+		task.Area = &feed.Area{
+			Wide: rapid.Float64Range(0, 12).Draw(t, "wide"),
+			Deep: rapid.Float64Range(0, 15).Draw(t, "deep"),
+		}
 	}
 	for _, mark := range []**court.Mark{&task.From, &task.Reply, &task.Recover} {
 		if rapid.Bool().Draw(t, "mark?") {
@@ -140,10 +180,31 @@ func taskOn(t *rapid.T, c court.Court) feed.Task {
 
 func patternOn(t *rapid.T, c court.Court) feed.Pattern {
 	p := feed.Pattern{
-		Method: oneOf[feed.Method](t, feed.Method("").Enum(), "method"), Gap: rapid.Float64Range(0.5, 60).Draw(t, "gap"), Sequences: rapid.IntRange(1, 20).Draw(t, "sequences"),
-		Pause: figure(t, 0.5, 120, "pause"), Ends: maybe[feed.Ending](t, feed.Ending("").Enum(), "ends"), On: figure(t, 1, 600, "on"), MaxSequences: rapid.IntRange(0, 20).Draw(t, "most"),
-		Next: maybe[feed.Next](t, feed.Next("").Enum(), "next"), Overlap: figure(t, 0.5, 30, "overlap"), Order: maybe[feed.Order](t, feed.Order("").Enum(), "order"),
-		Seed: uint64(rapid.Uint32().Draw(t, "seed")), Back: maybe[feed.Back](t, feed.Back("").Enum(), "back"),
+		Method: oneOf[feed.Method](
+			t,
+			feed.Method("").Enum(),
+			"method",
+		),
+		Gap:       rapid.Float64Range(0.5, 60).Draw(t, "gap"),
+		Sequences: rapid.IntRange(1, 20).Draw(t, "sequences"),
+		Pause: figure(
+			t,
+			0.5,
+			120,
+			"pause",
+		),
+		Ends:         maybe[feed.Ending](t, feed.Ending("").Enum(), "ends"),
+		On:           figure(t, 1, 600, "on"),
+		MaxSequences: rapid.IntRange(0, 20).Draw(t, "most"),
+		Next: maybe[feed.Next](
+			t,
+			feed.Next("").Enum(),
+			"next",
+		),
+		Overlap: figure(t, 0.5, 30, "overlap"),
+		Order:   maybe[feed.Order](t, feed.Order("").Enum(), "order"),
+		Seed:    uint64(rapid.Uint32().Draw(t, "seed")),
+		Back:    maybe[feed.Back](t, feed.Back("").Enum(), "back"),
 	}
 	n := rapid.IntRange(1, 6).Draw(t, "tasks")
 	for range n {
@@ -151,7 +212,13 @@ func patternOn(t *rapid.T, c court.Court) feed.Pattern {
 	}
 	if rapid.Bool().Draw(t, "repeat?") {
 		from := rapid.IntRange(0, n-1).Draw(t, "from")
-		r := feed.Repeat{From: from, To: rapid.IntRange(from, n-1).Draw(t, "to"), Times: rapid.IntRange(2, 50).Draw(t, "times"), Nearer: figure(t, -5, 5, "nearer"), Whose: rapid.IntRange(0, 4).Draw(t, "whose")}
+		r := feed.Repeat{
+			From:   from,
+			To:     rapid.IntRange(from, n-1).Draw(t, "to"),
+			Times:  rapid.IntRange(2, 50).Draw(t, "times"),
+			Nearer: figure(t, -5, 5, "nearer"),
+			Whose:  rapid.IntRange(0, 4).Draw(t, "whose"),
+		}
 		if rapid.Bool().Draw(t, "by the clock") {
 			r.Times, r.Seconds = 0, rapid.Float64Range(1, 600).Draw(t, "seconds")
 		}
@@ -159,12 +226,29 @@ func patternOn(t *rapid.T, c court.Court) feed.Pattern {
 	}
 	if rapid.Bool().Draw(t, "branch?") {
 		from := rapid.IntRange(0, n-1).Draw(t, "first")
-		p.Branches = []feed.Branch{{From: from, To: from, Case: oneOf[feed.Case](t, feed.Case("").Enum(), "case"), Chance: rapid.Float64Range(0.01, 1).Draw(t, "chance")}}
+		p.Branches = []feed.Branch{
+			{
+				From:   from,
+				To:     from,
+				Case:   oneOf[feed.Case](t, feed.Case("").Enum(), "case"),
+				Chance: rapid.Float64Range(0.01, 1).Draw(t, "chance"),
+			},
+		}
 	}
 	if rapid.IntRange(0, 9).Draw(t, "rally?") == 0 {
 		p.Rally = &feed.Rally{
-			Near: oneOf[feed.Direction](t, feed.Direction("").Enum(), "near"), Far: oneOf[feed.Direction](t, feed.Direction("").Enum(), "far"), Pair: rapid.Bool().Draw(t, "pair"),
-			Shots: rapid.IntRange(2, 60).Draw(t, "shots"), Deep: rapid.Float64Range(0, 10).Draw(t, "rally deep"), Wide: rapid.Float64Range(0, 5).Draw(t, "rally wide"), Pace: maybe[sports.Pace](t, sports.Pace("").Enum(), "rally pace"),
+			Near: oneOf[feed.Direction](
+				t,
+				feed.Direction("").Enum(),
+				"near",
+			),
+			Far:  oneOf[feed.Direction](t, feed.Direction("").Enum(), "far"),
+			Pair: rapid.Bool().Draw(t, "pair"),
+			Shots: rapid.IntRange(2, 60).
+				Draw(t, "shots"),
+			Deep: rapid.Float64Range(0, 10).Draw(t, "rally deep"),
+			Wide: rapid.Float64Range(0, 5).Draw(t, "rally wide"),
+			Pace: maybe[sports.Pace](t, sports.Pace("").Enum(), "rally pace"),
 		}
 	}
 	return p
@@ -180,18 +264,25 @@ func TestAnyPatternIsReadBack(t *testing.T) {
 	})
 }
 
-// A line as a coach writes it, by hand: three balls to tennis players, deep at 0.8 of the half, 9.51 m from the net, on the side of
-// the stroke at 0.35 of half the width, 1.44 m; short at 0.38, 4.52 m.
+// A line as a coach writes it, by hand: three balls to tennis players, deep at 0.8 of the half, 9.51 m from the net, on
+// the side of the stroke at 0.35 of half the width, 1.44 m; short at 0.38, 4.52 m.
 func TestALineAsACoachWritesIt(t *testing.T) {
 	d := library.All()[0].Document
-	after, words, err := shorthand.Applied(d, "deep FH, short FH, deep BH half pace topspin; 3.5 s; x2; pause 8 s; by hand; aim 1.4 m in left 2 m deep")
+	after, words, err := shorthand.Applied(
+		d,
+		"deep FH, short FH, deep BH half pace topspin; 3.5 s; x2; pause 8 s; by hand; aim 1.4 m in left 2 m deep",
+	)
 	require.NoError(t, err)
 	p := after.Pattern
 	require.Len(t, p.Tasks, 3)
 	require.Equal(t, court.At(1.44, -9.51), p.Tasks[0].Landing)
 	require.Equal(t, court.At(1.44, -4.52), p.Tasks[1].Landing)
 	require.Equal(t, court.At(-1.44, -9.51), p.Tasks[2].Landing, "a backhand comes on the other side")
-	require.Equal(t, []sports.Pace{"", "", sports.HalfPace}, []sports.Pace{p.Tasks[0].Pace, p.Tasks[1].Pace, p.Tasks[2].Pace})
+	require.Equal(
+		t,
+		[]sports.Pace{"", "", sports.HalfPace},
+		[]sports.Pace{p.Tasks[0].Pace, p.Tasks[1].Pace, p.Tasks[2].Pace},
+	)
 	require.Equal(t, sports.Topspin, p.Tasks[2].Spin)
 	require.Equal(t, []float64{3.5, 8}, []float64{p.Gap, p.Pause})
 	require.Equal(t, 2, p.Sequences)
@@ -204,7 +295,10 @@ func TestALineAsACoachWritesIt(t *testing.T) {
 	}
 	require.NoError(t, after.Check())
 
-	groups, _, err := shorthand.Applied(d, `5x { FHV mid }, if-short:0.4 { FH short }, touch [0 -1], FH [near-baseline 4 ft 6 in in, right-singles-sideline 1.2 m in] met=rising to=[far-baseline 2 m in, left-singles-sideline 1 m in] feet="open"; 20 s; x1`)
+	groups, _, err := shorthand.Applied(
+		d,
+		`5x { FHV mid }, if-short:0.4 { FH short }, touch [0 -1], FH [near-baseline 4 ft 6 in in, right-singles-sideline 1.2 m in] met=rising to=[far-baseline 2 m in, left-singles-sideline 1 m in] feet="open"; 20 s; x1`,
+	)
 	require.NoError(t, err)
 	require.Equal(t, []feed.Repeat{{From: 0, To: 0, Times: 5}}, groups.Pattern.Repeats)
 	require.Equal(t, feed.IfShort, groups.Pattern.Branches[0].Case)
@@ -282,8 +376,9 @@ func FuzzRead(f *testing.F) {
 	})
 }
 
-// The place of a reply is read in words, from where the ball of its task lands: by hand, a tennis court for singles is 23.774 by
-// 8.23 m, so deep is 0.8 x 11.887 m beyond the net and wide 0.8 x 4.115 m to the left of a ball that lands on the right.
+// The place of a reply is read in words, from where the ball of its task lands: by hand, a tennis court for singles is
+// 23.774 by 8.23 m, so deep is 0.8 x 11.887 m beyond the net and wide 0.8 x 4.115 m to the left of a ball that lands on
+// the right.
 func TestARepliesPlaceInWords(t *testing.T) {
 	on := courtOf(t, "tennis")
 	p, _, _, err := shorthand.Read("deep FH to=deep-cross-court, deep BH to=short-down-the-line; x2", on)

@@ -216,7 +216,10 @@ func (w *writing) pair(key, value string) (string, error) {
 	case "player":
 		n, err := strconv.Atoi(value)
 		w.Player = n - 1
-		return "player " + value, known(err == nil && n >= 1 && n <= feed.MaxPlayers, fmt.Sprintf("players are 1 to %d", feed.MaxPlayers))
+		return "player " + value, known(
+			err == nil && n >= 1 && n <= feed.MaxPlayers,
+			fmt.Sprintf("players are 1 to %d", feed.MaxPlayers),
+		)
 	}
 	if by, ok := valueNamed[flight.By](flight.By("").Enum(), key); ok {
 		w.By = by

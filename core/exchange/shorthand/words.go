@@ -1,5 +1,5 @@
-// Package shorthand is a pattern as one line in a coach's own shorthand: read, and written so that it is read back the same. Its
-// grammar stands in docs/shorthand.md.
+// Package shorthand is a pattern as one line in a coach's own shorthand: read, and written so that it is read back the
+// same. Its grammar stands in docs/shorthand.md.
 package shorthand
 
 import (
@@ -13,7 +13,11 @@ import (
 
 // short are the short forms of strokes; the others are called by their names, joined by hyphens.
 var short = map[sports.Stroke]string{
-	sports.Forehand: "FH", sports.Backhand: "BH", sports.ForehandVolley: "FHV", sports.BackhandVolley: "BHV", sports.Overhead: "OH",
+	sports.Forehand:       "FH",
+	sports.Backhand:       "BH",
+	sports.ForehandVolley: "FHV",
+	sports.BackhandVolley: "BHV",
+	sports.Overhead:       "OH",
 }
 
 // joined is a name as one word.
@@ -47,9 +51,21 @@ func strokeOf(word string) (sports.Stroke, bool) {
 
 // Words for the moment of contact, for what of a player a ball comes at, for the cases of a branch.
 var (
-	moments = map[string]feed.Moment{"air": feed.OutOfTheAir, "rising": feed.Rising, "top": feed.AtTheTop, "falling": feed.Falling, "wall": feed.OffTheWall}
-	bodies  = map[string]feed.Body{"feet": feed.TheFeet, "body": feed.TheBody, "crossover": feed.TheCrossover}
-	cases   = map[string]feed.Case{"if-short": feed.IfShort, "if-high": feed.IfHigh, "if-reachable": feed.IfReachable, "if-chosen": feed.IfChosen, "otherwise": feed.Otherwise}
+	moments = map[string]feed.Moment{
+		"air":     feed.OutOfTheAir,
+		"rising":  feed.Rising,
+		"top":     feed.AtTheTop,
+		"falling": feed.Falling,
+		"wall":    feed.OffTheWall,
+	}
+	bodies = map[string]feed.Body{"feet": feed.TheFeet, "body": feed.TheBody, "crossover": feed.TheCrossover}
+	cases  = map[string]feed.Case{
+		"if-short":     feed.IfShort,
+		"if-high":      feed.IfHigh,
+		"if-reachable": feed.IfReachable,
+		"if-chosen":    feed.IfChosen,
+		"otherwise":    feed.Otherwise,
+	}
 )
 
 // wordFor is the word of a table that stands for a value; empty for none.
@@ -62,8 +78,8 @@ func wordFor[T comparable](table map[string]T, value T) string {
 	return ""
 }
 
-// depths are the places that have a word of their own: shares of the half from the net, in squash of the court from the front wall.
-// Common practice, no source.
+// depths are the places that have a word of their own: shares of the half from the net, in squash of the court from the
+// front wall. Common practice, no source.
 var depths = map[string]float64{"deep": court.DeepShare, "mid": court.MidShare, "short": court.ShortShare}
 
 // sides are how far across a word puts a ball, as a share of half the width for singles, to the side of the stroke.

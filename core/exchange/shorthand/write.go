@@ -26,7 +26,8 @@ func Write(p feed.Pattern) string {
 	figure("most", float64(p.MaxSequences))
 	figure("overlap", p.Overlap)
 	figure("seed", float64(p.Seed))
-	for word, value := range map[string]string{"ends": joined(p.Ends), "next": joined(p.Next), "order": joined(p.Order), "get-back": joined(p.Back)} {
+	for word, value := range map[string]string{"ends": joined(p.Ends), "next": joined(p.Next), "order": joined(p.Order),
+		"get-back": joined(p.Back)} {
 		if value != "" {
 			add("%s %s", word, value)
 		}
@@ -40,7 +41,16 @@ func Write(p feed.Pattern) string {
 		if r.Pace != "" {
 			pace = " " + joined(r.Pace)
 		}
-		add("rally %s/%s %d strokes %s deep %s wide%s%s", joined(r.Near), joined(r.Far), r.Shots, number(r.Deep), number(r.Wide), pace, pair)
+		add(
+			"rally %s/%s %d strokes %s deep %s wide%s%s",
+			joined(r.Near),
+			joined(r.Far),
+			r.Shots,
+			number(r.Deep),
+			number(r.Wide),
+			pace,
+			pair,
+		)
 	}
 	return strings.Join(parts, "; ")
 }

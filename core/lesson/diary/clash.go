@@ -25,7 +25,15 @@ type Slot struct {
 
 // SlotOf is when a lesson is given.
 func SlotOf(id string, d lesson.Document) Slot {
-	return Slot{ID: id, Title: d.Title, Date: d.Date, Start: d.Start, Minutes: d.Minutes, Students: d.Students, Court: strings.TrimSpace(d.Space.Name)}
+	return Slot{
+		ID:       id,
+		Title:    d.Title,
+		Date:     d.Date,
+		Start:    d.Start,
+		Minutes:  d.Minutes,
+		Students: d.Students,
+		Court:    strings.TrimSpace(d.Space.Name),
+	}
 }
 
 // span is the beginning and the end of a slot; false where its day or time cannot be read.
@@ -54,7 +62,13 @@ func (s Slot) Clashes(others []Slot, names map[string]string) []string {
 		if other.Date != s.Date {
 			day = other.Date + " "
 		}
-		phrase := fmt.Sprintf("Overlaps with %s, %s%s to %s", other.Title, day, other.Start, units.TimeOfDay(other.Start, 60*float64(other.Minutes)))
+		phrase := fmt.Sprintf(
+			"Overlaps with %s, %s%s to %s",
+			other.Title,
+			day,
+			other.Start,
+			units.TimeOfDay(other.Start, 60*float64(other.Minutes)),
+		)
 		if len(both) > 0 {
 			phrase += "; " + units.And(both) + map[bool]string{true: " is", false: " are"}[len(both) == 1] + " in both"
 		}

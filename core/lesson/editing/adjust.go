@@ -20,7 +20,9 @@ func adjust(d lesson.Document, at int, c Edit, fresh []string, in schedule.Input
 	}
 	const smallest, largest = 0.25, 4
 	if size := cmp.Or(d.Blocks[at].Size, 1) * cmp.Or(c.Size, 1); size < smallest || size > largest {
-		return Edited{}, invalid.Fields{{Path: "size", Message: "a target is a quarter to four times as large as it is drawn"}}
+		return Edited{}, invalid.Fields{
+			{Path: "size", Message: "a target is a quarter to four times as large as it is drawn"},
+		}
 	}
 	changed := d.Blocks[at].Adjusted(c.Step, c.Size)
 	if _, err := changed.OnTheSpot(changed.VersionOf(written, d.Space.Court)); err != nil {
@@ -28,12 +30,17 @@ func adjust(d lesson.Document, at int, c Edit, fresh []string, in schedule.Input
 	}
 	d, at = parted(d, at, c.Gone, fresh)
 	d.Blocks[at] = d.Blocks[at].Adjusted(c.Step, c.Size)
-	return Edited{Document: d, Fits: true, Sentences: []string{d.Blocks[at].Title + ", from now on."}, Drop: []string{}}, d.Check()
+	return Edited{
+		Document:  d,
+		Fits:      true,
+		Sentences: []string{d.Blocks[at].Title + ", from now on."},
+		Drop:      []string{},
+	}, d.Check()
 }
 
-// parted cuts a block under way where it stands, so that what was counted so far stays what it was, and returns where what is left of it stands.
-// What was played has half a minute at least. Where less than that would be left, and where there is no room for one more block, all of it is counted
-// anew. One that has not begun stays as it is.
+// parted cuts a block under way where it stands, so that what was counted so far stays what it was, and returns where
+// what is left of it stands. What was played has half a minute at least. Where less than that would be left, and where
+// there is no room for one more block, all of it is counted anew. One that has not begun stays as it is.
 func parted(d lesson.Document, at int, gone float64, fresh []string) (lesson.Document, int) {
 	block := d.Blocks[at]
 	if gone <= 0 || len(fresh) == 0 {

@@ -15,10 +15,16 @@ import (
 	"hodometer/internal/sample"
 )
 
-// By hand: four minutes into the ten of a drill, the other wing. Four minutes stay what they were; six are the other drill, counted anew.
+// By hand: four minutes into the ten of a drill, the other wing. Four minutes stay what they were; six are the other
+// drill, counted anew.
 func TestADrillIsChangedOnTheSpot(t *testing.T) {
 	d, in := sample.Hour()
-	wing := editing.Edit{Kind: editing.Adjust, Block: "3", Gone: 4 * 60, Step: &feed.Transformation{Kind: feed.ToOtherWing}}
+	wing := editing.Edit{
+		Kind:  editing.Adjust,
+		Block: "3",
+		Gone:  4 * 60,
+		Step:  &feed.Transformation{Kind: feed.ToOtherWing},
+	}
 	now := sample.Apply(t, d, wing, in)
 	require.Len(t, now.Document.Blocks, 7)
 	played, rest := now.Document.Blocks[2], now.Document.Blocks[3]
@@ -48,13 +54,15 @@ func TestADrillIsChangedOnTheSpot(t *testing.T) {
 		require.Equal(t, minutes, minutesOf(soon)[2:4], "no part is shorter than half a minute")
 		require.Equal(t, gone != 590, soon.Blocks[2].CountedAs() == "3", "%g s: what was counted was another drill", gone)
 	}
-	for _, wrong := range []editing.Edit{{Kind: editing.Adjust, Block: "3"}, {Kind: editing.Adjust, Block: "1", Size: 2}, {Kind: editing.Adjust, Block: "3", Size: 0.001}} {
+	for _, wrong := range []editing.Edit{{Kind: editing.Adjust, Block: "3"}, {Kind: editing.Adjust, Block: "1", Size: 2},
+		{Kind: editing.Adjust, Block: "3", Size: 0.001}} {
 		_, err := editing.Apply(t.Context(), d, wrong, []string{"x"}, in)
 		require.Error(t, err)
 	}
 }
 
-// Over the whole library: a ball less is fewer balls in a turn, the other wing is the other stroke and back again, a larger target is larger.
+// Over the whole library: a ball less is fewer balls in a turn, the other wing is the other stroke and back again, a
+// larger target is larger.
 func TestWhatIsChangedOnTheSpotMakesSense(t *testing.T) {
 	fewer, larger, winged := 0, 0, 0
 	for _, stored := range library.All() {

@@ -19,7 +19,15 @@ func TestWhoTurnedUpPlansTheLessonAnew(t *testing.T) {
 	for _, n := range []int{2, 3, 5, 8} {
 		for _, half := range []bool{false, true} {
 			present := d.Students[:n]
-			changed := sample.Apply(t, d, editing.Edit{Kind: editing.SetAttendance, Attendance: &editing.Attendance{Present: present, Space: load.Space{Half: half}}}, in)
+			changed := sample.Apply(
+				t,
+				d,
+				editing.Edit{
+					Kind:       editing.SetAttendance,
+					Attendance: &editing.Attendance{Present: present, Space: load.Space{Half: half}},
+				},
+				in,
+			)
 			require.True(t, changed.Fits)
 			require.Equal(t, d.Students, changed.Document.Students, "nobody is lost")
 			require.Equal(t, half, changed.Document.Space.Half)
@@ -31,7 +39,12 @@ func TestWhoTurnedUpPlansTheLessonAnew(t *testing.T) {
 				}
 			}
 			// Everybody back again.
-			back := sample.Apply(t, changed.Document, editing.Edit{Kind: editing.SetAttendance, Attendance: &editing.Attendance{Present: d.Students}}, in)
+			back := sample.Apply(
+				t,
+				changed.Document,
+				editing.Edit{Kind: editing.SetAttendance, Attendance: &editing.Attendance{Present: d.Students}},
+				in,
+			)
 			require.Nil(t, back.Document.Blocks[2].People)
 		}
 	}
@@ -40,9 +53,19 @@ func TestWhoTurnedUpPlansTheLessonAnew(t *testing.T) {
 func TestSomebodyComesLateAndWhatWasPlayedStays(t *testing.T) {
 	d, in := sample.Crowd(3)
 	// Two begin. In the middle of the first drill, 4 minutes into it, the third comes.
-	started := sample.Apply(t, d, editing.Edit{Kind: editing.SetAttendance, Attendance: &editing.Attendance{Present: []string{"ada", "ben"}}}, in).Document
+	started := sample.Apply(
+		t,
+		d,
+		editing.Edit{Kind: editing.SetAttendance, Attendance: &editing.Attendance{Present: []string{"ada", "ben"}}},
+		in,
+	).Document
 	into := started.Blocks[0].Minutes + started.Blocks[1].Minutes + 4
-	late := sample.Apply(t, started, editing.Edit{Kind: editing.SetAttendance, Attendance: &editing.Attendance{Present: d.Students, Second: into * 60}}, in)
+	late := sample.Apply(
+		t,
+		started,
+		editing.Edit{Kind: editing.SetAttendance, Attendance: &editing.Attendance{Present: d.Students, Second: into * 60}},
+		in,
+	)
 	got := late.Document
 	require.Len(t, got.Blocks, len(d.Blocks)+1, "the drill is cut in two")
 	for i := range 2 {
@@ -60,12 +83,26 @@ func TestSomebodyComesLateAndWhatWasPlayedStays(t *testing.T) {
 	require.InDelta(t, 60, sample.Minutes(got), 0.05)
 	require.Contains(t, late.Sentences[0], "goes on from")
 	for _, b := range got.Blocks[3:] {
-		require.Len(t, sample.Planned(t, got, in).Blocks[slices.IndexFunc(got.Blocks, func(o lesson.Block) bool { return o.ID == b.ID })].People, 3)
+		require.Len(
+			t,
+			sample.Planned(t, got, in).Blocks[slices.IndexFunc(got.Blocks,
+				func(o lesson.Block) bool { return o.ID == b.ID })].People,
+			3,
+		)
 	}
 
 	// Then Ada leaves in the closing talk: all before it stays.
 	second := (sample.Minutes(got) - got.Blocks[len(got.Blocks)-1].Minutes + 1) * 60
-	left := sample.ApplyWith(t, "g", got, editing.Edit{Kind: editing.SetAttendance, Attendance: &editing.Attendance{Present: []string{"ben", "p2"}, Second: second}}, in).Document
+	left := sample.ApplyWith(
+		t,
+		"g",
+		got,
+		editing.Edit{
+			Kind:       editing.SetAttendance,
+			Attendance: &editing.Attendance{Present: []string{"ben", "p2"}, Second: second},
+		},
+		in,
+	).Document
 	for i, b := range got.Blocks[:len(got.Blocks)-1] {
 		require.Equal(t, b.Minutes, left.Blocks[i].Minutes)
 	}
@@ -78,7 +115,12 @@ func TestWhatWasPlayedNeverChanges(t *testing.T) {
 		d, in := sample.Crowd(5)
 		second := rapid.Float64Range(1, 50*60).Draw(t, "second")
 		n := rapid.IntRange(1, 5).Draw(t, "present")
-		changed := sample.Apply(t, d, editing.Edit{Kind: editing.SetAttendance, Attendance: &editing.Attendance{Present: d.Students[:n], Second: second}}, in).Document
+		changed := sample.Apply(
+			t,
+			d,
+			editing.Edit{Kind: editing.SetAttendance, Attendance: &editing.Attendance{Present: d.Students[:n], Second: second}},
+			in,
+		).Document
 		begins := 0.0
 		for i, b := range d.Blocks {
 			ends := begins + b.Seconds()

@@ -107,7 +107,11 @@ func Apply(ctx context.Context, d lesson.Document, c Edit, fresh []string, in sc
 	if at < 0 && c.Block != "" {
 		return Edited{}, invalid.Fields{{Path: "block", Message: "this block is not in the lesson any more"}}
 	}
-	if at < 0 && !slices.Contains([]EditKind{InsertBlock, AddBlock, FitBlocks, SetBooking, SetAttendance, SetSpace, HushFinding}, c.Kind) {
+	if at < 0 &&
+		!slices.Contains(
+			[]EditKind{InsertBlock, AddBlock, FitBlocks, SetBooking, SetAttendance, SetSpace, HushFinding},
+			c.Kind,
+		) {
 		return Edited{}, invalid.Fields{{Path: "block", Message: "say which block"}}
 	}
 	switch c.Kind {
@@ -211,9 +215,10 @@ func insert(ctx context.Context, d lesson.Document, c Edit, in schedule.Inputs) 
 	return ShareOut(ctx, d, "", in)
 }
 
-// replay has a block play another version of its drill, or another drill: its minutes become what that takes, and the rest is fitted; where they
-// are pinned they stay. The turns and what it may be fitted to stay with another version; with another drill they, its calls and what was different for
-// single players are the new one's. Its place, its people and what those do who wait stay.
+// replay has a block play another version of its drill, or another drill: its minutes become what that takes, and the
+// rest is fitted; where they are pinned they stay. The turns and what it may be fitted to stay with another version;
+// with another drill they, its calls and what was different for single players are the new one's. Its place, its people
+// and what those do who wait stay.
 func replay(ctx context.Context, d lesson.Document, at int, c Edit, in schedule.Inputs) (Edited, error) {
 	was := d.Blocks[at]
 	block := was
@@ -257,14 +262,24 @@ func replay(ctx context.Context, d lesson.Document, at int, c Edit, in schedule.
 		return fitted, err
 	}
 	if phrase := lengthened(was.Minutes, fitted.Document.Blocks[at]); phrase != "" {
-		fitted.Sentences = append([]string{phrase}, slices.DeleteFunc(fitted.Sentences, func(other string) bool { return strings.HasPrefix(other, block.Title+": ") })...)
+		fitted.Sentences = append(
+			[]string{phrase},
+			slices.DeleteFunc(
+				fitted.Sentences,
+				func(other string) bool { return strings.HasPrefix(other, block.Title+": ") },
+			)...)
 	}
 	return fitted, nil
 }
 
-// withVersion adds the version that a block plays of its drill or its game to what a lesson is planned with, and says how many minutes that
-// takes. It returns invalid.Fields.
-func withVersion(ctx context.Context, block lesson.Block, d lesson.Document, in schedule.Inputs) (schedule.Inputs, float64, error) {
+// withVersion adds the version that a block plays of its drill or its game to what a lesson is planned with, and says
+// how many minutes that takes. It returns invalid.Fields.
+func withVersion(
+	ctx context.Context,
+	block lesson.Block,
+	d lesson.Document,
+	in schedule.Inputs,
+) (schedule.Inputs, float64, error) {
 	if written, known := in.Games[block.Game]; known {
 		document, err := written.InLesson(block.Version, d.Space.Court)
 		if err != nil {
@@ -304,7 +319,13 @@ type Attendance struct {
 // setAttendance plans the lesson anew, from a second on, for those who are there. What was played stays as it was,
 // with those who played it: a block under way is cut where it stands and goes on with its balls counted on.
 // The rest is fitted to the time that is left.
-func setAttendance(ctx context.Context, d lesson.Document, t Attendance, fresh []string, in schedule.Inputs) (Edited, error) {
+func setAttendance(
+	ctx context.Context,
+	d lesson.Document,
+	t Attendance,
+	fresh []string,
+	in schedule.Inputs,
+) (Edited, error) {
 	everybody := slices.Clone(d.Students)
 	for _, id := range t.Present {
 		if !slices.Contains(everybody, id) {
@@ -320,14 +341,25 @@ func setAttendance(ctx context.Context, d lesson.Document, t Attendance, fresh [
 		switch {
 		case ends <= t.Second+60*lesson.ShortestBlock && t.Second > 0: // over, or as good as over
 			blocks = append(blocks, block.Played(d.Students))
-		case gone >= 60*lesson.ShortestBlock && len(d.Blocks) >= lesson.MaxBlocks: // under way, and no room for a part of its own
+		// under way, and no room for a part of its own
+		case gone >= 60*lesson.ShortestBlock && len(d.Blocks) >= lesson.MaxBlocks:
 			blocks = append(blocks, block.ForThose(t.Present, everybody))
-			phrases = append(phrases, fmt.Sprintf("%s is not cut, because a lesson has at most %d blocks: those who are there now are planned for all of it.", block.Title, lesson.MaxBlocks))
+			phrases = append(
+				phrases,
+				fmt.Sprintf(
+					"%s is not cut, because a lesson has at most %d blocks: those who are there now are planned for all of it.",
+					block.Title,
+					lesson.MaxBlocks,
+				),
+			)
 		case gone >= 60*lesson.ShortestBlock && len(fresh) > 0: // under way
 			played, rest := block.Cut(gone / 60)
 			rest.ID, fresh = fresh[0], fresh[1:]
 			blocks = append(blocks, played.Played(d.Students), rest.ForThose(t.Present, everybody))
-			phrases = append(phrases, block.Title+" goes on from "+units.Elapsed(t.Second)+" with those who are there; what was counted counts on.")
+			phrases = append(
+				phrases,
+				block.Title+" goes on from "+units.Elapsed(t.Second)+" with those who are there; what was counted counts on.",
+			)
 		default:
 			blocks = append(blocks, block.ForThose(t.Present, everybody))
 		}
@@ -345,7 +377,8 @@ func setAttendance(ctx context.Context, d lesson.Document, t Attendance, fresh [
 	return fitted, err
 }
 
-// needed has drills want no more minutes for those who are there now than they need, where before they needed more: the rest is not stood about.
+// needed has drills want no more minutes for those who are there now than they need, where before they needed more: the
+// rest is not stood about.
 func needed(d lesson.Document, was []schedule.Prepared, in schedule.Inputs) {
 	for i, l := range schedule.Prepare(d, in) {
 		b := &d.Blocks[i]

@@ -44,7 +44,12 @@ func TestSqueezedDrillsHaveFewerTurnsAndItIsSaid(t *testing.T) {
 	changed := sample.Apply(t, d, editing.Edit{Kind: editing.SetBooking, Minutes: 40}, in)
 	require.True(t, changed.Fits)
 	require.InDelta(t, 40, sample.Minutes(changed.Document), 0.05)
-	require.Equal(t, "All blocks together should have 48 min and there are 40, 8 less: each gives way by its length, and less the more its minutes matter.", changed.Sentences[0])
+	require.Equal(
+		t,
+		"All blocks together should have 48 min and there are 40, 8 less: each gives way by its length, and less the "+
+			"more its minutes matter.",
+		changed.Sentences[0],
+	)
 	require.Contains(t, fmt.Sprint(changed.Sentences), "turns each instead of 8")
 	for _, s := range sample.Planned(t, changed.Document, in).Blocks {
 		require.Less(t, s.Over, 1.0, s.Title)
@@ -77,8 +82,16 @@ func TestMovingInsertingTakingOut(t *testing.T) {
 		}
 		return ids
 	}
-	require.Equal(t, "1 3 2 4 5 6 ", order(sample.Apply(t, d, editing.Edit{Kind: editing.MoveBlock, Block: "3", To: 1}, in)))
-	require.Equal(t, "2 3 4 5 6 1 ", order(sample.Apply(t, d, editing.Edit{Kind: editing.MoveBlock, Block: "1", To: 99}, in)))
+	require.Equal(
+		t,
+		"1 3 2 4 5 6 ",
+		order(sample.Apply(t, d, editing.Edit{Kind: editing.MoveBlock, Block: "3", To: 1}, in)),
+	)
+	require.Equal(
+		t,
+		"2 3 4 5 6 1 ",
+		order(sample.Apply(t, d, editing.Edit{Kind: editing.MoveBlock, Block: "1", To: 99}, in)),
+	)
 	require.Equal(t, "1 2 4 5 6 ", order(sample.Apply(t, d, editing.Edit{Kind: editing.RemoveBlock, Block: "3"}, in)))
 	game := lesson.More()[1]
 	put := sample.Apply(t, d, editing.Edit{Kind: editing.InsertBlock, To: 5, New: &game}, in)
@@ -87,8 +100,15 @@ func TestMovingInsertingTakingOut(t *testing.T) {
 	game.Minutes = 30
 	put = sample.Apply(t, d, editing.Edit{Kind: editing.InsertBlock, To: 5, New: &game}, in)
 	require.InDelta(t, 60, sample.Minutes(put.Document), 0.05, "there was none")
-	require.True(t, sample.Apply(t, d, editing.Edit{Kind: editing.Pin, Block: "3", On: true}, in).Document.Blocks[2].Pinned)
-	require.Equal(t, 2, sample.Apply(t, d, editing.Edit{Kind: editing.SetLines, Block: "3", Lines: 2}, in).Document.Blocks[2].Lines)
+	require.True(
+		t,
+		sample.Apply(t, d, editing.Edit{Kind: editing.Pin, Block: "3", On: true}, in).Document.Blocks[2].Pinned,
+	)
+	require.Equal(
+		t,
+		2,
+		sample.Apply(t, d, editing.Edit{Kind: editing.SetLines, Block: "3", Lines: 2}, in).Document.Blocks[2].Lines,
+	)
 }
 
 func TestABlockIsAddedBeforeTheClosingTalk(t *testing.T) {
@@ -115,7 +135,8 @@ func TestAChangeThatMakesNoSenseIsTold(t *testing.T) {
 		{"new", editing.Edit{Kind: editing.InsertBlock}},
 		{"variant", editing.Edit{Kind: editing.SetVariant, Block: "3"}},
 		{"attendance", editing.Edit{Kind: editing.SetAttendance}},
-		{"blocks.6.drill", editing.Edit{Kind: editing.InsertBlock, To: 9, New: &lesson.Block{Kind: lesson.Drill, Title: "None", Minutes: 5}}},
+		{"blocks.6.drill", editing.Edit{Kind: editing.InsertBlock, To: 9,
+			New: &lesson.Block{Kind: lesson.Drill, Title: "None", Minutes: 5}}},
 	} {
 		_, err := editing.Apply(t.Context(), d, c.change, nil, in)
 		var fields invalid.Fields
@@ -133,20 +154,31 @@ func TestAVersionTakesItsOwnMinutes(t *testing.T) {
 	at := slices.IndexFunc(d.Blocks, func(b lesson.Block) bool { return b.Drill != "" })
 	d.Blocks[at].Calls = []lesson.Call{{Minute: 1, Text: "Feet first"}}
 	document := in.Drills[d.Blocks[at].Drill]
-	document.Variations = []drill.Variation{{Name: "Slow motion", Difficulty: drill.Easier, Steps: []feed.Transformation{{Kind: feed.Slow, By: 4}}}}
+	document.Variations = []drill.Variation{
+		{Name: "Slow motion", Difficulty: drill.Easier, Steps: []feed.Transformation{{Kind: feed.Slow, By: 4}}},
+	}
 	in.Drills[d.Blocks[at].Drill] = document
 	changed := sample.Apply(t, d, editing.Edit{Kind: editing.SetVersion, Block: d.Blocks[at].ID, Text: "Slow motion"}, in)
 	block := changed.Document.Blocks[at]
 	require.Equal(t, "Slow motion", block.Version)
-	require.Greater(t, block.MinutesWanted(), schedule.ForDrill(block.Drill, document, len(in.People), d.Space, in.Settings).Minutes)
+	require.Greater(
+		t,
+		block.MinutesWanted(),
+		schedule.ForDrill(block.Drill, document, len(in.People), d.Space, in.Settings).Minutes,
+	)
 	require.Equal(t, "Feet first", block.Calls[0].Text)
-	require.Equal(t, []any{d.Blocks[at].ID, d.Blocks[at].Drill, d.Blocks[at].Title}, []any{block.ID, block.Drill, block.Title})
+	require.Equal(
+		t,
+		[]any{d.Blocks[at].ID, d.Blocks[at].Drill, d.Blocks[at].Title},
+		[]any{block.ID, block.Drill, block.Title},
+	)
 
 	// The turns that the coach has chosen stay, and so do minutes that are pinned.
 	chosen := d
 	chosen.Blocks = slices.Clone(d.Blocks)
 	chosen.Blocks[at].Turns, chosen.Blocks[at].Pinned = 3, true
-	kept := sample.Apply(t, chosen, editing.Edit{Kind: editing.SetVersion, Block: block.ID, Text: "Slow motion"}, in).Document.Blocks[at]
+	kept := sample.Apply(t, chosen, editing.Edit{Kind: editing.SetVersion, Block: block.ID, Text: "Slow motion"},
+		in).Document.Blocks[at]
 	require.Equal(t, []any{3, d.Blocks[at].Minutes, true}, []any{kept.Turns, kept.Minutes, kept.Pinned})
 
 	// On court it is played in the minutes that there are.
@@ -154,23 +186,40 @@ func TestAVersionTakesItsOwnMinutes(t *testing.T) {
 	require.Equal(t, d.Blocks[at].Minutes, now.Document.Blocks[at].Minutes)
 	require.Equal(t, "Slow motion", now.Document.Blocks[at].Version)
 
-	back := sample.Apply(t, changed.Document, editing.Edit{Kind: editing.SetVersion, Block: block.ID, Text: coach.AsWritten}, in)
+	back := sample.Apply(
+		t,
+		changed.Document,
+		editing.Edit{Kind: editing.SetVersion, Block: block.ID, Text: coach.AsWritten},
+		in,
+	)
 	require.Empty(t, back.Document.Blocks[at].Version)
-	_, err := editing.Apply(t.Context(), d, editing.Edit{Kind: editing.SetVersion, Block: d.Blocks[at].ID, Text: "never heard of"}, nil, in)
+	_, err := editing.Apply(
+		t.Context(),
+		d,
+		editing.Edit{Kind: editing.SetVersion, Block: d.Blocks[at].ID, Text: "never heard of"},
+		nil,
+		in,
+	)
 	require.ErrorContains(t, err, "no version")
 }
 
 func TestADrillIsSwappedForAnother(t *testing.T) {
 	d, in := sample.Hour()
 	at := slices.IndexFunc(d.Blocks, func(b lesson.Block) bool { return b.Drill != "" })
-	d.Blocks[at].OnDeck, d.Blocks[at].Turns, d.Blocks[at].Calls = "skip", 3, []lesson.Call{{Minute: 1, Text: "Of the old one"}}
+	d.Blocks[at].OnDeck, d.Blocks[at].Turns, d.Blocks[at].Calls = "skip", 3, []lesson.Call{
+		{Minute: 1, Text: "Of the old one"},
+	}
 	other := library.All()[3]
 	in.Drills[other.ID] = other.Document
 	fresh := schedule.ForDrill(other.ID, other.Document, len(in.People), d.Space, in.Settings)
 	fresh.ID = "new"
 	changed := sample.Apply(t, d, editing.Edit{Kind: editing.SwapDrill, Block: d.Blocks[at].ID, New: &fresh}, in)
 	block := changed.Document.Blocks[at]
-	require.Equal(t, []any{d.Blocks[at].ID, other.ID, other.Document.Name, "skip"}, []any{block.ID, block.Drill, block.Title, block.OnDeck})
+	require.Equal(
+		t,
+		[]any{d.Blocks[at].ID, other.ID, other.Document.Name, "skip"},
+		[]any{block.ID, block.Drill, block.Title, block.OnDeck},
+	)
 	require.Empty(t, block.Calls, "the calls of the old one go with it")
 	require.NotEqual(t, 3, block.Turns)
 	require.Len(t, changed.Document.Blocks, len(d.Blocks))

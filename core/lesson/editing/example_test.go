@@ -10,7 +10,13 @@ import (
 
 func ExampleApply() {
 	d, in := sample.Hour()
-	edited, err := editing.Apply(context.Background(), d, editing.Edit{Kind: editing.Resize, Block: "3", Minutes: 14}, nil, in)
+	edited, err := editing.Apply(
+		context.Background(),
+		d,
+		editing.Edit{Kind: editing.Resize, Block: "3", Minutes: 14},
+		nil,
+		in,
+	)
 	if err != nil {
 		panic(err)
 	}

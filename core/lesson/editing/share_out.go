@@ -21,7 +21,13 @@ func part(l schedule.Prepared) apportion.Part {
 		return apportion.Part{Wanted: b.Minutes, Min: b.Minutes, Max: b.Minutes, Weight: 1}
 	}
 	least, most := b.Bounds()
-	p := apportion.Part{Wanted: b.MinutesWanted(), Min: least, Max: most, Weight: float64(b.MinutesWeight()), Step: l.Step()}
+	p := apportion.Part{
+		Wanted: b.MinutesWanted(),
+		Min:    least,
+		Max:    most,
+		Weight: float64(b.MinutesWeight()),
+		Step:   l.Step(),
+	}
 	if !p.HasStep() {
 		p.Step = 0
 	}
@@ -104,8 +110,15 @@ func squeezed(d lesson.Document, parts []apportion.Part, spare float64) string {
 	if off < 0 {
 		direction, share = "less", "gives way"
 	}
-	sentence := fmt.Sprintf("All blocks together should have %s min and there are %s, %s %s: each %s by its length, and less the more its minutes matter.",
-		units.Decimal(wanted, 1), units.Decimal(wanted+off, 1), units.Decimal(math.Abs(off), 1), direction, share)
+	sentence := fmt.Sprintf(
+		"All blocks together should have %s min and there are %s, %s %s: each %s by its length, and less the more its "+
+			"minutes matter.",
+		units.Decimal(wanted, 1),
+		units.Decimal(wanted+off, 1),
+		units.Decimal(math.Abs(off), 1),
+		direction,
+		share,
+	)
 	if pinned > 0 {
 		sentence += fmt.Sprintf(" %s min are pinned.", units.Decimal(pinned, 1))
 	}
@@ -117,7 +130,8 @@ func evenOut(d lesson.Document, total float64, keep string) {
 	at := -1
 	for i, b := range d.Blocks {
 		total -= b.Minutes
-		if !b.Pinned && b.ID != keep && b.StepMinutes() == 0 && b.Step != lesson.WholeRotations && (at < 0 || b.Minutes > d.Blocks[at].Minutes) {
+		if !b.Pinned && b.ID != keep && b.StepMinutes() == 0 && b.Step != lesson.WholeRotations &&
+			(at < 0 || b.Minutes > d.Blocks[at].Minutes) {
 			at = i
 		}
 	}
@@ -135,7 +149,13 @@ func adapt(b *lesson.Block, l schedule.Prepared, in schedule.Inputs) string {
 		if off < 0 {
 			change = "fewer"
 		}
-		phrase = fmt.Sprintf("%s has %s min, %s %s than it should", b.Title, units.Decimal(b.Minutes, 1), units.Decimal(math.Abs(off), 1), change)
+		phrase = fmt.Sprintf(
+			"%s has %s min, %s %s than it should",
+			b.Title,
+			units.Decimal(b.Minutes, 1),
+			units.Decimal(math.Abs(off), 1),
+			change,
+		)
 	}
 	if !l.Drilled || b.Pinned {
 		return phrase
@@ -161,7 +181,10 @@ func tooMuch(ctx context.Context, d lesson.Document, keep string, parts []apport
 	for _, p := range parts {
 		least += p.Min
 	}
-	r.Sentences = append(r.Sentences, fmt.Sprintf("Even the least of all blocks takes %s min, and the booking has %d.", units.Decimal(least, 1), d.Minutes))
+	r.Sentences = append(
+		r.Sentences,
+		fmt.Sprintf("Even the least of all blocks takes %s min, and the booking has %d.", units.Decimal(least, 1), d.Minutes),
+	)
 	gone := make([]bool, len(parts))
 	for {
 		at := -1
@@ -169,7 +192,8 @@ func tooMuch(ctx context.Context, d lesson.Document, keep string, parts []apport
 			if gone[i] || block.Pinned || block.ID == keep {
 				continue
 			}
-			if at < 0 || block.MinutesWeight() < d.Blocks[at].MinutesWeight() || block.MinutesWeight() == d.Blocks[at].MinutesWeight() && parts[i].Min > parts[at].Min {
+			if at < 0 || block.MinutesWeight() < d.Blocks[at].MinutesWeight() ||
+				block.MinutesWeight() == d.Blocks[at].MinutesWeight() && parts[i].Min > parts[at].Min {
 				at = i
 			}
 		}

@@ -19,8 +19,9 @@ type Going string
 
 // What it can be.
 const (
-	Longer  Going = "longer"   // the block that is on has so many minutes more
-	Held    Going = "held"     // the lesson stood still; it goes on now where it stood, and all that is to come is as much later
+	Longer Going = "longer" // the block that is on has so many minutes more
+	// the lesson stood still; it goes on now where it stood, and all that is to come is as much later
+	Held    Going = "held"
 	CatchUp Going = "catch up" // what is left is fitted into what is left of the booking, after it was held
 	GoOn    Going = "go on"    // the block that is on is over, the next one begins
 	GoBack  Going = "go back"  // the block before goes on for a minute; the one that was on begins after it
@@ -49,9 +50,10 @@ const (
 	worthTelling = 0.25 // minutes
 )
 
-// Under does one thing with the road of a lesson under way that stood still for so many seconds. What was played stays as it was; what is left is
-// fitted into what is left of the booking, but where the lesson just goes on, and where even its least does not fit, each block has its least and it is said how late the lesson ends. It returns
-// invalid.Fields, or ctx.Err() when cancelled.
+// Under does one thing with the road of a lesson under way that stood still for so many seconds. What was played stays
+// as it was; what is left is fitted into what is left of the booking, but where the lesson just goes on, and where even
+// its least does not fit, each block has its least and it is said how late the lesson ends. It returns invalid.Fields,
+// or ctx.Err() when cancelled.
 func Under(ctx context.Context, d lesson.Document, t Travel, held float64, in schedule.Inputs) (Travelled, error) {
 	at := slices.IndexFunc(d.Blocks, func(b lesson.Block) bool { return b.ID == t.Block })
 	if at < 0 {
@@ -99,9 +101,15 @@ func Under(ctx context.Context, d lesson.Document, t Travel, held float64, in sc
 	return now, err
 }
 
-// fitRest gives the blocks from one on what they have and so many minutes more, but no more than is left of the booking after the lesson stood
-// still for some, and says what they have now instead of before.
-func fitRest(ctx context.Context, d lesson.Document, from int, more, held float64, in schedule.Inputs) (lesson.Document, []string, error) {
+// fitRest gives the blocks from one on what they have and so many minutes more, but no more than is left of the booking
+// after the lesson stood still for some, and says what they have now instead of before.
+func fitRest(
+	ctx context.Context,
+	d lesson.Document,
+	from int,
+	more, held float64,
+	in schedule.Inputs,
+) (lesson.Document, []string, error) {
 	left := float64(d.Minutes) - held
 	for _, block := range d.Blocks[:from] {
 		left -= block.Minutes
@@ -151,7 +159,10 @@ func late(sentences []string, minutes float64) []string {
 	if minutes < worthTelling {
 		return sentences
 	}
-	return append(sentences, fmt.Sprintf("The lesson ends %s min late: what is left is as short as it can be.", units.Decimal(minutes, 1)))
+	return append(
+		sentences,
+		fmt.Sprintf("The lesson ends %s min late: what is left is as short as it can be.", units.Decimal(minutes, 1)),
+	)
 }
 
 // instead says what a block has now instead of before; empty where that is as good as the same.

@@ -51,7 +51,8 @@ func TestTheRestIsFittedUnderWay(t *testing.T) {
 	require.Equal(t, []float64{8, 11.5}, minutesOf(back.Document)[:2])
 	require.InDelta(t, 48, sample.Minutes(back.Document), 0.05)
 
-	// Held for two minutes: it goes on where it stood, with all that it had. Caught up, what is left gives the two minutes.
+	// Held for two minutes: it goes on where it stood, with all that it had. Caught up, what is left gives the two
+	// minutes.
 	held := under(t, d, editing.Travel{Kind: editing.Held, Block: "3", Gone: 2 * 60}, in)
 	require.Equal(t, d, held.Document)
 	require.InDelta(t, 20*60, held.Second, 1e-9)
@@ -109,7 +110,14 @@ func TestAnythingUnderWay(t *testing.T) {
 		for range rapid.IntRange(1, 6).Draw(t, "times") {
 			second = max(second, rapid.Float64Range(0, sample.Minutes(d)*60).Draw(t, "second"))
 			at, gone := d.At(second)
-			travel := editing.Travel{Block: d.Blocks[at].ID, Gone: gone, Minutes: rapid.Float64Range(0, 5).Draw(t, "minutes"), Kind: rapid.SampledFrom([]editing.Going{editing.Longer, editing.Held, editing.CatchUp, editing.GoOn, editing.GoBack}).Draw(t, "kind")}
+			travel := editing.Travel{
+				Block:   d.Blocks[at].ID,
+				Gone:    gone,
+				Minutes: rapid.Float64Range(0, 5).Draw(t, "minutes"),
+				Kind: rapid.SampledFrom([]editing.Going{editing.Longer, editing.Held, editing.CatchUp, editing.GoOn,
+					editing.GoBack}).
+					Draw(t, "kind"),
+			}
 			if travel.Kind == editing.GoBack && at == 0 {
 				continue
 			}
@@ -132,7 +140,14 @@ func TestAnythingUnderWay(t *testing.T) {
 			}
 			require.Equal(t, minutesOf(d)[:at], minutesOf(now.Document)[:at], "what is over stays as it was")
 			if total := sample.Minutes(now.Document); total > float64(d.Minutes)+0.3 && total > sample.Minutes(d)+0.3 {
-				require.True(t, slices.ContainsFunc(now.Sentences, func(s string) bool { return strings.Contains(s, "min late") }), "%v of %d: %v", total, d.Minutes, now.Sentences)
+				require.True(
+					t,
+					slices.ContainsFunc(now.Sentences, func(s string) bool { return strings.Contains(s, "min late") }),
+					"%v of %d: %v",
+					total,
+					d.Minutes,
+					now.Sentences,
+				)
 			}
 			d, second = now.Document, now.Second
 		}

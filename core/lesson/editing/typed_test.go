@@ -13,7 +13,8 @@ import (
 	"hodometer/internal/sample"
 )
 
-// Minutes that were typed stay: when all is fitted, when the booking gets shorter, with another version, with another drill.
+// Minutes that were typed stay: when all is fitted, when the booking gets shorter, with another version, with another
+// drill.
 func TestTypedMinutesStay(t *testing.T) {
 	d, in := sample.Hour()
 	typed := sample.Apply(t, d, editing.Edit{Kind: editing.Resize, Block: "3", Minutes: 17.5, On: true}, in)
@@ -59,11 +60,14 @@ func TestEveryBlockThatChangedIsNamed(t *testing.T) {
 		for i := range d.Blocks {
 			d.Blocks[i].Pinned = rapid.IntRange(0, 4).Draw(t, "pinned") == 0
 		}
-		edit := rapid.SampledFrom([]editing.Edit{{Kind: editing.FitBlocks}, {Kind: editing.SetBooking, Minutes: 45}, {Kind: editing.SetBooking, Minutes: 75}, {Kind: editing.Resize, Block: "3", Minutes: 16}}).Draw(t, "edit")
+		edit := rapid.SampledFrom([]editing.Edit{{Kind: editing.FitBlocks}, {Kind: editing.SetBooking, Minutes: 45},
+			{Kind: editing.SetBooking, Minutes: 75}, {Kind: editing.Resize, Block: "3", Minutes: 16}}).
+			Draw(t, "edit")
 		then := sample.Apply(t, d, edit, in)
 		said := strings.Join(then.Sentences, "\n")
 		for i, b := range then.Document.Blocks {
-			if b.ID != edit.Block && b.Minutes != d.Blocks[i].Minutes && max(b.Minutes-d.Blocks[i].Minutes, d.Blocks[i].Minutes-b.Minutes) >= 0.1 {
+			if b.ID != edit.Block && b.Minutes != d.Blocks[i].Minutes &&
+				max(b.Minutes-d.Blocks[i].Minutes, d.Blocks[i].Minutes-b.Minutes) >= 0.1 {
 				require.Contains(t, said, b.Title)
 			}
 		}
@@ -74,7 +78,12 @@ func TestEveryBlockThatChangedIsNamed(t *testing.T) {
 func TestWithOneAbsentNobodyStandsAbout(t *testing.T) {
 	d, in := sample.Crowd(6)
 	all := sample.Apply(t, d, editing.Edit{Kind: editing.FitBlocks}, in).Document
-	five := sample.Apply(t, all, editing.Edit{Kind: editing.SetAttendance, Attendance: &editing.Attendance{Present: d.Students[:5]}}, in).Document
+	five := sample.Apply(
+		t,
+		all,
+		editing.Edit{Kind: editing.SetAttendance, Attendance: &editing.Attendance{Present: d.Students[:5]}},
+		in,
+	).Document
 	before, after := sample.Planned(t, all, in), sample.Planned(t, five, in)
 	for i, s := range after.Blocks {
 		if s.Load != nil {

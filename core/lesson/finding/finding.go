@@ -85,7 +85,14 @@ const (
 )
 
 // All holds a plan against everything that a coach would want to know. It returns ctx.Err() when cancelled.
-func All(ctx context.Context, d lesson.Document, p schedule.Timetable, list []schedule.Prepared, prospects []prospect.Block, in schedule.Inputs) ([]Finding, error) {
+func All(
+	ctx context.Context,
+	d lesson.Document,
+	p schedule.Timetable,
+	list []schedule.Prepared,
+	prospects []prospect.Block,
+	in schedule.Inputs,
+) ([]Finding, error) {
 	all := []Finding{}
 	all = append(all, missing(d, in)...)
 	all = append(all, overrun(d, p)...)
@@ -122,11 +129,25 @@ func All(ctx context.Context, d lesson.Document, p schedule.Timetable, list []sc
 func missing(d lesson.Document, in schedule.Inputs) []Finding {
 	var all []Finding
 	if n := len(d.Students) - len(in.People); n > 0 {
-		all = append(all, found(Warning, lesson.Block{}, units.Count(n, "student of this lesson was erased.", "students of this lesson were erased.")+" The lesson is planned for those who are left; take the others out of the booking."))
+		all = append(
+			all,
+			found(
+				Warning,
+				lesson.Block{},
+				units.Count(
+					n,
+					"student of this lesson was erased.",
+					"students of this lesson were erased.",
+				)+" The lesson is planned for those who are left; take the others out of the booking.",
+			),
+		)
 	}
 	for _, p := range in.People {
 		if p.Archived {
-			all = append(all, found(Note, lesson.Block{}, p.Profile.Name+" is archived. Bring them back, or take them out of the booking."))
+			all = append(
+				all,
+				found(Note, lesson.Block{}, p.Profile.Name+" is archived. Bring them back, or take them out of the booking."),
+			)
 		}
 	}
 	return all
@@ -140,15 +161,34 @@ func overrun(d lesson.Document, p schedule.Timetable) []Finding {
 	fit := Remedy{Label: "Fit all blocks to the booking", Edit: editing.Edit{Kind: editing.FitBlocks}}
 	if p.Over == 0 {
 		if p.Spare >= plentySpare {
-			return []Finding{found(Note, lesson.Block{}, fmt.Sprintf("%s of the booking is not planned yet.", units.Clock(p.Spare)), fit)}
+			return []Finding{
+				found(Note, lesson.Block{}, fmt.Sprintf("%s of the booking is not planned yet.", units.Clock(p.Spare)), fit),
+			}
 		}
 		return nil
 	}
 	remedies := []Remedy{fit}
 	if minutes := math.Ceil(p.Planned / 60); minutes <= longestBooking {
-		remedies = append(remedies, Remedy{Label: fmt.Sprintf("Book %s min", units.Decimal(minutes, 0)), Edit: editing.Edit{Kind: editing.SetBooking, Minutes: minutes}})
+		remedies = append(
+			remedies,
+			Remedy{
+				Label: fmt.Sprintf("Book %s min", units.Decimal(minutes, 0)),
+				Edit:  editing.Edit{Kind: editing.SetBooking, Minutes: minutes},
+			},
+		)
 	}
-	return []Finding{found(Problem, lesson.Block{}, fmt.Sprintf("The blocks take %s and the booking is %d min: %s over.", units.Clock(p.Planned), d.Minutes, units.Clock(p.Over)), remedies...)}
+	return []Finding{
+		found(
+			Problem,
+			lesson.Block{},
+			fmt.Sprintf(
+				"The blocks take %s and the booking is %d min: %s over.",
+				units.Clock(p.Planned),
+				d.Minutes,
+				units.Clock(p.Over),
+			),
+			remedies...),
+	}
 }
 
 // missingDrill says that a drill is no longer there, or that nobody is in a block.
@@ -156,32 +196,59 @@ func missingDrill(l schedule.Prepared, d lesson.Document) []Finding {
 	takeOut := Remedy{Label: "Take it out", Edit: editing.Edit{Kind: editing.RemoveBlock, Block: l.Block.ID}}
 	switch {
 	case l.Block.Drill != "" && !l.Drilled && len(l.People) > 0:
-		return []Finding{found(Problem, l.Block, l.Block.Title+": this drill is no longer there. Choose another one.", takeOut)}
+		return []Finding{
+			found(Problem, l.Block, l.Block.Title+": this drill is no longer there. Choose another one.", takeOut),
+		}
 	case len(l.People) == 0 && len(d.Students) > 0 && len(l.Block.People) > 0:
 		return []Finding{found(Problem, l.Block, l.Block.Title+": nobody is left for it.", takeOut)}
 	}
 	return nil
 }
 
-// games says that a game is not there or not its version, that players are missing for it, or that it will hardly be over in its minutes.
+// games says that a game is not there or not its version, that players are missing for it, or that it will hardly be
+// over in its minutes.
 func games(l schedule.Prepared, s schedule.ScheduledBlock, in schedule.Inputs) []Finding {
 	block := l.Block
 	_, gone := in.Games[block.Game].Version(block.Version)
 	switch {
 	case block.Game != "" && s.Game == nil:
-		return []Finding{found(Problem, block, block.Title+": this game is no longer there, or makes no sense any more. Choose another one.",
-			Remedy{Label: "Take it out", Edit: editing.Edit{Kind: editing.RemoveBlock, Block: block.ID}})}
+		return []Finding{
+			found(Problem, block, block.Title+": this game is no longer there, or makes no sense any more. Choose another one.",
+				Remedy{Label: "Take it out", Edit: editing.Edit{Kind: editing.RemoveBlock, Block: block.ID}}),
+		}
 	case s.Game == nil:
 		return nil
 	case gone != nil:
 		return []Finding{asWritten(block, gone)}
 	case s.Game.Missing > 0:
-		return []Finding{found(Warning, block, fmt.Sprintf("%s: %s for one game. Choose another game, or let the coach fill in.", block.Title, s.Group))}
+		return []Finding{
+			found(
+				Warning,
+				block,
+				fmt.Sprintf("%s: %s for one game. Choose another game, or let the coach fill in.", block.Title, s.Group),
+			),
+		}
 	case s.Game.Games == 0:
 		minutes := math.Ceil(s.SetUp/60 + s.Game.Minutes.High80)
-		f := found(Warning, block, fmt.Sprintf("%s takes %s to %s min, four times of five, and has %s to play.", block.Title, units.Decimal(s.Game.Minutes.Low80, 0), units.Decimal(math.Ceil(s.Game.Minutes.High80), 0), units.Clock(s.Work)))
+		f := found(
+			Warning,
+			block,
+			fmt.Sprintf(
+				"%s takes %s to %s min, four times of five, and has %s to play.",
+				block.Title,
+				units.Decimal(s.Game.Minutes.Low80, 0),
+				units.Decimal(math.Ceil(s.Game.Minutes.High80), 0),
+				units.Clock(s.Work),
+			),
+		)
 		if minutes <= lesson.MaxMinutes {
-			f.Remedies = append(f.Remedies, Remedy{Label: fmt.Sprintf("Give it %s min", units.Decimal(minutes, 0)), Edit: editing.Edit{Kind: editing.Resize, Block: block.ID, Minutes: minutes}})
+			f.Remedies = append(
+				f.Remedies,
+				Remedy{
+					Label: fmt.Sprintf("Give it %s min", units.Decimal(minutes, 0)),
+					Edit:  editing.Edit{Kind: editing.Resize, Block: block.ID, Minutes: minutes},
+				},
+			)
 		}
 		return []Finding{f}
 	}
@@ -195,12 +262,34 @@ func tooLong(l schedule.Prepared, s schedule.ScheduledBlock, in schedule.Inputs)
 	}
 	block := l.Block
 	minutes := math.Ceil((block.Seconds()+s.Over)/30) / 2
-	f := found(Warning, block, fmt.Sprintf("%s needs %s and has %s: %s over.", block.Title, units.Clock(block.Seconds()+s.Over), units.Clock(block.Seconds()), units.Clock(s.Over)))
+	f := found(
+		Warning,
+		block,
+		fmt.Sprintf(
+			"%s needs %s and has %s: %s over.",
+			block.Title,
+			units.Clock(block.Seconds()+s.Over),
+			units.Clock(block.Seconds()),
+			units.Clock(s.Over),
+		),
+	)
 	if turns := l.TurnsIn(in); turns > 0 {
-		f.Remedies = append(f.Remedies, Remedy{Label: "Play " + units.Count(turns, "turn", "turns") + " each", Edit: editing.Edit{Kind: editing.SetTurns, Block: block.ID, Turns: turns}})
+		f.Remedies = append(
+			f.Remedies,
+			Remedy{
+				Label: "Play " + units.Count(turns, "turn", "turns") + " each",
+				Edit:  editing.Edit{Kind: editing.SetTurns, Block: block.ID, Turns: turns},
+			},
+		)
 	}
 	if minutes <= lesson.MaxMinutes {
-		f.Remedies = append(f.Remedies, Remedy{Label: fmt.Sprintf("Give it %s min", units.Decimal(minutes, 1)), Edit: editing.Edit{Kind: editing.Resize, Block: block.ID, Minutes: minutes}})
+		f.Remedies = append(
+			f.Remedies,
+			Remedy{
+				Label: fmt.Sprintf("Give it %s min", units.Decimal(minutes, 1)),
+				Edit:  editing.Edit{Kind: editing.Resize, Block: block.ID, Minutes: minutes},
+			},
+		)
 	}
 	return []Finding{f}
 }
@@ -214,14 +303,44 @@ func waiting(l schedule.Prepared, d lesson.Document, s schedule.ScheduledBlock, 
 	if l.Block.OnDeck != "" {
 		severity = Note
 	}
-	f := found(severity, l.Block, fmt.Sprintf("%s: everybody waits %s s between two turns, %s times as long as they play. In one line %s would be enough.",
-		l.Block.Title, units.Decimal(s.Load.Waiting, 0), units.Decimal(s.Load.Rest, 1), units.Count(s.Load.Largest, "player", "players")))
+	f := found(
+		severity,
+		l.Block,
+		fmt.Sprintf(
+			"%s: everybody waits %s s between two turns, %s times as long as they play. In one line %s would be enough.",
+			l.Block.Title,
+			units.Decimal(s.Load.Waiting, 0),
+			units.Decimal(s.Load.Rest, 1),
+			units.Count(s.Load.Largest, "player", "players"),
+		),
+	)
 	const maxLines = 4
-	if lines := load.Split(l.Document, len(l.People), in.Settings); lines > s.Load.Lines && lines <= min(maxLines, len(l.People)) && !d.Space.Half && l.Form() == nil {
-		f.Remedies = append(f.Remedies, Remedy{Label: fmt.Sprintf("Split into %d lines, each with a feeder", lines), Edit: editing.Edit{Kind: editing.SetLines, Block: l.Block.ID, Lines: lines}})
+	if lines := load.Split(
+		l.Document,
+		len(l.People),
+		in.Settings,
+	); lines > s.Load.Lines && lines <= min(maxLines, len(l.People)) && !d.Space.Half &&
+		l.Form() == nil {
+		f.Remedies = append(
+			f.Remedies,
+			Remedy{
+				Label: fmt.Sprintf("Split into %d lines, each with a feeder", lines),
+				Edit:  editing.Edit{Kind: editing.SetLines, Block: l.Block.ID, Lines: lines},
+			},
+		)
 	}
 	if l.Block.OnDeck == "" {
-		f.Remedies = append(f.Remedies, Remedy{Label: "Give the waiting a task", Edit: editing.Edit{Kind: editing.SetOnDeck, Block: l.Block.ID, Text: "Shadow the stroke behind the line, feet never still"}})
+		f.Remedies = append(
+			f.Remedies,
+			Remedy{
+				Label: "Give the waiting a task",
+				Edit: editing.Edit{
+					Kind:  editing.SetOnDeck,
+					Block: l.Block.ID,
+					Text:  "Shadow the stroke behind the line, feet never still",
+				},
+			},
+		)
 	}
 	return []Finding{f}
 }
@@ -230,8 +349,19 @@ func waiting(l schedule.Prepared, d lesson.Document, s schedule.ScheduledBlock, 
 func spacing(l schedule.Prepared, d lesson.Document) []Finding {
 	var all []Finding
 	if d.Space.Half && !load.Narrow(l.Document) {
-		all = append(all, found(Warning, l.Block, l.Block.Title+" needs the whole width of a court, and there is half of one. Play it down one side, or choose another drill.",
-			Remedy{Label: "Take the whole court", Edit: editing.Edit{Kind: editing.SetSpace, Space: &load.Space{Courts: d.Space.Courts}}}))
+		all = append(
+			all,
+			found(
+				Warning,
+				l.Block,
+				l.Block.Title+" needs the whole width of a court, and there is half of one. Play it down one side, or choose "+
+					"another drill.",
+				Remedy{
+					Label: "Take the whole court",
+					Edit:  editing.Edit{Kind: editing.SetSpace, Space: &load.Space{Courts: d.Space.Courts}},
+				},
+			),
+		)
 	}
 	if side := l.Document.FacesVolleys(); side != "" && len(l.People) > 2 {
 		all = append(all, found(Warning, l.Block, l.Block.Title+": "+side+" Let the line wait behind the player's baseline."))
@@ -246,10 +376,26 @@ func emptied(l schedule.Prepared, s schedule.ScheduledBlock, in schedule.Inputs)
 	if s.Load.Balls <= has || !l.FromABasket() {
 		return nil
 	}
-	f := found(Note, l.Block, fmt.Sprintf("%s feeds %s, and the %s hold %d: they are picked up %s in the middle of it, which is counted in its minutes.",
-		l.Block.Title, l.Document.Fed(s.Load.Balls), carried.Many, has, units.Count((s.Load.Balls-1)/has, "time", "times")))
+	f := found(
+		Note,
+		l.Block,
+		fmt.Sprintf(
+			"%s feeds %s, and the %s hold %d: they are picked up %s in the middle of it, which is counted in its minutes.",
+			l.Block.Title,
+			l.Document.Fed(s.Load.Balls),
+			carried.Many,
+			has,
+			units.Count((s.Load.Balls-1)/has, "time", "times"),
+		),
+	)
 	if turns := has * s.Load.Turns / s.Load.Balls; turns > 0 {
-		f.Remedies = append(f.Remedies, Remedy{Label: "Play " + units.Count(turns, "turn", "turns") + " each", Edit: editing.Edit{Kind: editing.SetTurns, Block: l.Block.ID, Turns: turns}})
+		f.Remedies = append(
+			f.Remedies,
+			Remedy{
+				Label: "Play " + units.Count(turns, "turn", "turns") + " each",
+				Edit:  editing.Edit{Kind: editing.SetTurns, Block: l.Block.ID, Turns: turns},
+			},
+		)
 	}
 	return []Finding{f}
 }
@@ -276,16 +422,34 @@ func bodyFindings(person lesson.Person, p schedule.Timetable, list []schedule.Pr
 		}
 	}
 	of := func(b schedule.Budget) int {
-		return map[student.LimitOf]int{student.Overheads: b.Overheads, student.Serves: b.Serves, student.Balls: b.Balls}[limit.Of]
+		return map[student.LimitOf]int{student.Overheads: b.Overheads, student.Serves: b.Serves,
+			student.Balls: b.Balls}[limit.Of]
 	}
 	planned := of(budget)
 	if planned <= limit.Max {
 		if limit.Near(planned) {
-			all = append(all, found(Note, lesson.Block{}, fmt.Sprintf("%s: %d %s planned, close to the limit of %d. Courtside it is told before it is crossed.", profile.Name, planned, limit.Of, limit.Max)))
+			all = append(
+				all,
+				found(
+					Note,
+					lesson.Block{},
+					fmt.Sprintf(
+						"%s: %d %s planned, close to the limit of %d. Courtside it is told before it is crossed.",
+						profile.Name,
+						planned,
+						limit.Of,
+						limit.Max,
+					),
+				),
+			)
 		}
 		return all
 	}
-	f := found(Warning, lesson.Block{}, fmt.Sprintf("%s: %d %s planned, and the limit is %d.", profile.Name, planned, limit.Of, limit.Max))
+	f := found(
+		Warning,
+		lesson.Block{},
+		fmt.Sprintf("%s: %d %s planned, and the limit is %d.", profile.Name, planned, limit.Of, limit.Max),
+	)
 	// Fewer turns where most of it comes from.
 	most, at := 0, -1
 	for i, s := range p.Blocks {
@@ -300,9 +464,21 @@ func bodyFindings(person lesson.Person, p schedule.Timetable, list []schedule.Pr
 		turns := p.Blocks[at].Load.Turns
 		if fewer := (most - (planned - limit.Max)) * turns / most; fewer > 0 {
 			f.Block = list[at].Block.ID
-			f.Remedies = append(f.Remedies, Remedy{Label: fmt.Sprintf("%s: %s each", list[at].Block.Title, units.Count(fewer, "turn", "turns")), Edit: editing.Edit{Kind: editing.SetTurns, Block: f.Block, Turns: fewer}})
+			f.Remedies = append(
+				f.Remedies,
+				Remedy{
+					Label: fmt.Sprintf("%s: %s each", list[at].Block.Title, units.Count(fewer, "turn", "turns")),
+					Edit:  editing.Edit{Kind: editing.SetTurns, Block: f.Block, Turns: fewer},
+				},
+			)
 		} else {
-			f.Remedies = append(f.Remedies, Remedy{Label: "Take out " + list[at].Block.Title, Edit: editing.Edit{Kind: editing.RemoveBlock, Block: list[at].Block.ID}})
+			f.Remedies = append(
+				f.Remedies,
+				Remedy{
+					Label: "Take out " + list[at].Block.Title,
+					Edit:  editing.Edit{Kind: editing.RemoveBlock, Block: list[at].Block.ID},
+				},
+			)
 		}
 	}
 	return append(all, f)

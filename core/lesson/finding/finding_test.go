@@ -43,7 +43,8 @@ func TestFindingsAndTheirRemedies(t *testing.T) {
 			d.Blocks[0].Effort, d.Blocks[4].Effort = 1, 9
 			d.Blocks = append(d.Blocks[:1:1], d.Blocks[4:]...)
 		}, "too soft for it", 0},
-		{"no body warm-up", func(d *lesson.Document, _ *schedule.Inputs) { d.Blocks = d.Blocks[1:] }, "before any body warm-up", 0},
+		{"no body warm-up", func(d *lesson.Document, _ *schedule.Inputs) { d.Blocks = d.Blocks[1:] },
+			"before any body warm-up", 0},
 		{"a body warm-up after the drill", func(d *lesson.Document, _ *schedule.Inputs) {
 			d.Blocks[0], d.Blocks[2] = d.Blocks[2], d.Blocks[0]
 		}, "before any body warm-up", 0},
@@ -63,7 +64,8 @@ func TestFindingsAndTheirRemedies(t *testing.T) {
 			d.Blocks[3].Minutes = 12
 			d.Minutes = 90
 		}, "15 min are enough at 33 °C", 0},
-		{"heat", func(_ *lesson.Document, in *schedule.Inputs) { in.Settings.Air.Celsius = 33 }, "the heat rules of your club and federation come first", -1},
+		{"heat", func(_ *lesson.Document, in *schedule.Inputs) { in.Settings.Air.Celsius = 33 }, "the heat rules of your " +
+			"club and federation come first", -1},
 		{"serving before the shoulder is warm", func(d *lesson.Document, _ *schedule.Inputs) {
 			serving := lesson.More()[2]
 			serving.ID = "s"
@@ -99,9 +101,10 @@ func TestFindingsAndTheirRemedies(t *testing.T) {
 			streak := sample.Coin().Document
 			streak.Measures[0].Goals = score.Course{{Kind: score.Streak, Count: 8}}
 			in.Drills = map[string]drill.Document{sample.Coin().ID: streak}
-			in.Rates = map[string]map[string]schedule.Rated{"3": {"ada": sample.Rated(streak, 0.6), "ben": sample.Rated(streak, 0.95)}}
-			// By hand: (1 − 0.6⁸) ÷ (0.4 × 0.6⁸) = 146 balls in the mean, and about ln 5 × 143 = 231 4 times in 5: 39 turns of six
-			// balls. A turn of both takes 88 s with the picking up, and 80 s come before: 3512 s.
+			in.Rates = map[string]map[string]schedule.Rated{"3": {"ada": sample.Rated(streak, 0.6),
+				"ben": sample.Rated(streak, 0.95)}}
+			// By hand: (1 − 0.6⁸) ÷ (0.4 × 0.6⁸) = 146 balls in the mean, and about ln 5 × 143 = 231 4 times in 5: 39 turns of
+			// six balls. A turn of both takes 88 s with the picking up, and 80 s come before: 3512 s.
 		}, "Coin, 24 balls each: 8 in a row is met by Ada once in 10 (4 times in 5 in 59 min).", 0},
 		{"rallies that will not be met", func(d *lesson.Document, in *schedule.Inputs) {
 			stored := sample.BuiltIn(t, "Four and Out", *in)
@@ -114,9 +117,12 @@ func TestFindingsAndTheirRemedies(t *testing.T) {
 		{"a limit", func(_ *lesson.Document, in *schedule.Inputs) {
 			in.People[1].Profile.Limit = &student.Limit{Of: student.Balls, Max: 150}
 		}, "Ben: 172 balls planned, and the limit is 150", 0},
-		{"a student who is archived", func(_ *lesson.Document, in *schedule.Inputs) { in.People[0].Archived = true }, "Ada is archived", -1},
-		{"a student who was erased", func(_ *lesson.Document, in *schedule.Inputs) { in.People = in.People[:1] }, "1 student of this lesson was erased", -1},
-		{"nobody left for a block", func(d *lesson.Document, _ *schedule.Inputs) { d.Blocks[2].People = []string{"gone"} }, "nobody is left for it", 0},
+		{"a student who is archived", func(_ *lesson.Document, in *schedule.Inputs) { in.People[0].Archived = true },
+			"Ada is archived", -1},
+		{"a student who was erased", func(_ *lesson.Document, in *schedule.Inputs) { in.People = in.People[:1] },
+			"1 student of this lesson was erased", -1},
+		{"nobody left for a block", func(d *lesson.Document, _ *schedule.Inputs) { d.Blocks[2].People = []string{"gone"} },
+			"nobody is left for it", 0},
 		{"a drill deleted since", func(_ *lesson.Document, in *schedule.Inputs) { in.Drills = nil }, "no longer there", 0},
 		{"over the booking", func(d *lesson.Document, _ *schedule.Inputs) { d.Minutes = 40 }, "8:00 over", 1},
 		{"fitted to the booking", func(d *lesson.Document, _ *schedule.Inputs) { d.Minutes = 40 }, "8:00 over", 0},
@@ -217,8 +223,10 @@ func TestFindings(t *testing.T) {
 		says   string
 	}{
 		{"a drill that is gone", func(_ *lesson.Document, in *schedule.Inputs) { in.Drills = nil }, "no longer there"},
-		{"no body warm-up", func(d *lesson.Document, _ *schedule.Inputs) { d.Blocks = d.Blocks[2:] }, "before any body warm-up"},
-		{"a sore wrist", func(_ *lesson.Document, in *schedule.Inputs) { in.People[0].Profile.Hurts = "sore wrist" }, "Pain means stop"},
+		{"no body warm-up", func(d *lesson.Document, _ *schedule.Inputs) { d.Blocks = d.Blocks[2:] },
+			"before any body warm-up"},
+		{"a sore wrist", func(_ *lesson.Document, in *schedule.Inputs) { in.People[0].Profile.Hurts = "sore wrist" },
+			"Pain means stop"},
 		{"too many balls for one body", func(_ *lesson.Document, in *schedule.Inputs) {
 			in.People[1].Profile.Limit = &student.Limit{Of: student.Balls, Max: 50}
 		}, "Ben: 172 balls planned, and the limit is 50" /* 72 fed, 100 in five minutes of volleys */},

@@ -14,7 +14,8 @@ import (
 	"hodometer/internal/sample"
 )
 
-// Over the whole library: a drill that asks somebody for what they are spared is told, for them alone, and each remedy ends it; the others keep theirs.
+// Over the whole library: a drill that asks somebody for what they are spared is told, for them alone, and each remedy
+// ends it; the others keep theirs.
 func TestWhatIsSparedIsToldWithARemedy(t *testing.T) {
 	versions := 0
 	for _, s := range library.All() {
@@ -26,7 +27,17 @@ func TestWhatIsSparedIsToldWithARemedy(t *testing.T) {
 		}
 		sore := &in.People[0].Profile
 		sore.Sore = []student.Sore{{Part: student.Other, Words: "private words", Rests: asks}}
-		d.Blocks = []lesson.Block{{ID: "drill", Kind: lesson.Drill, Title: s.Document.Name, Minutes: 10, Effort: 4, Drill: s.ID, Calls: []lesson.Call{}}}
+		d.Blocks = []lesson.Block{
+			{
+				ID:      "drill",
+				Kind:    lesson.Drill,
+				Title:   s.Document.Name,
+				Minutes: 10,
+				Effort:  4,
+				Drill:   s.ID,
+				Calls:   []lesson.Call{},
+			},
+		}
 		d.Students = lesson.IDs(in.People)
 		told, found := about(sample.Planned(t, d, in).Findings, "rests that")
 		require.Equal(t, len(asks) > 0, found, s.Document.Name)
@@ -59,7 +70,17 @@ func TestAHarderVersionIsNotProposed(t *testing.T) {
 		d, in := sample.Crowd(2)
 		in.Drills[s.ID] = s.Document
 		in.People[1].Profile.Sore = []student.Sore{{Part: student.Shoulder, Rests: []student.Strain{student.FullPace}}}
-		d.Blocks = []lesson.Block{{ID: "drill", Kind: lesson.Drill, Title: s.Document.Name, Minutes: 10, Effort: 4, Drill: s.ID, Calls: []lesson.Call{}}}
+		d.Blocks = []lesson.Block{
+			{
+				ID:      "drill",
+				Kind:    lesson.Drill,
+				Title:   s.Document.Name,
+				Minutes: 10,
+				Effort:  4,
+				Drill:   s.ID,
+				Calls:   []lesson.Call{},
+			},
+		}
 		d.Students = lesson.IDs(in.People)
 		p, _, err := schedule.Make(t.Context(), d, in)
 		require.NoError(t, err)

@@ -14,7 +14,13 @@ import (
 )
 
 // goals says whose goals will rather not be met in the block, and which would be.
-func goals(ctx context.Context, l schedule.Prepared, s schedule.ScheduledBlock, list []prospect.Prospect, in schedule.Inputs) ([]Finding, error) {
+func goals(
+	ctx context.Context,
+	l schedule.Prepared,
+	s schedule.ScheduledBlock,
+	list []prospect.Prospect,
+	in schedule.Inputs,
+) ([]Finding, error) {
 	f := found(Warning, l.Block, "")
 	phrases := map[string][]string{} // names and chances by goal
 	verbs := map[string]string{}
@@ -60,7 +66,10 @@ func goals(ctx context.Context, l schedule.Prepared, s schedule.ScheduledBlock, 
 		if p.Called != "" {
 			label = fmt.Sprintf("%s, %s: %s", p.Name, p.Called, fitted)
 		}
-		f.Remedies = append(f.Remedies, Remedy{Label: label, Edit: editing.Edit{Kind: editing.SetVariant, Block: l.Block.ID, Variant: &v}})
+		f.Remedies = append(
+			f.Remedies,
+			Remedy{Label: label, Edit: editing.Edit{Kind: editing.SetVariant, Block: l.Block.ID, Variant: &v}},
+		)
 	}
 	if len(order) == 0 {
 		return nil, nil
@@ -73,7 +82,13 @@ func goals(ctx context.Context, l schedule.Prepared, s schedule.ScheduledBlock, 
 }
 
 // enough says in how many minutes a goal would be met 4 times in 5; empty for one that ends by itself.
-func enough(ctx context.Context, l schedule.Prepared, s schedule.ScheduledBlock, p prospect.Prospect, in schedule.Inputs) (string, error) {
+func enough(
+	ctx context.Context,
+	l schedule.Prepared,
+	s schedule.ScheduledBlock,
+	p prospect.Prospect,
+	in schedule.Inputs,
+) (string, error) {
 	const longest = 3 * 60 // minutes; nobody plays one drill for longer
 	turns, ok, err := p.Turns(ctx, s.Load.Turns)
 	if !ok || err != nil {

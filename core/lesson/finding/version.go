@@ -23,7 +23,13 @@ func elsewhere(l schedule.Prepared, d lesson.Document) []Finding {
 	if err == nil {
 		return nil
 	}
-	return []Finding{found(Warning, l.Block, fmt.Sprintf("%s is planned on its own court: on %s %s.", l.Block.Title, c.Name, invalid.Sentence(err)))}
+	return []Finding{
+		found(
+			Warning,
+			l.Block,
+			fmt.Sprintf("%s is planned on its own court: on %s %s.", l.Block.Title, c.Name, invalid.Sentence(err)),
+		),
+	}
 }
 
 // asWritten says that a version cannot be played.
@@ -32,8 +38,8 @@ func asWritten(block lesson.Block, why error) Finding {
 		Remedy{Label: "Play it as written", Edit: editing.Edit{Kind: editing.SetVersion, Block: block.ID}})
 }
 
-// versions says which version of a drill cannot be played, by all or by one: it is no longer there, its steps are no longer possible,
-// or it has other measures than the others count.
+// versions says which version of a drill cannot be played, by all or by one: it is no longer there, its steps are no
+// longer possible, or it has other measures than the others count.
 func versions(l schedule.Prepared) []Finding {
 	var all []Finding
 	if _, err := l.Document.Version(l.Block.Version); err != nil {
@@ -52,8 +58,18 @@ func versions(l schedule.Prepared) []Finding {
 			continue
 		}
 		v.Version = ""
-		all = append(all, found(Warning, l.Block, fmt.Sprintf("%s: %s does not play “%s”: %s.", l.Block.Title, person.Short, l.Block.Variant(person.ID).Version, why),
-			Remedy{Label: "Leave it out for " + person.Short, Edit: editing.Edit{Kind: editing.SetVariant, Block: l.Block.ID, Variant: &v}}))
+		all = append(
+			all,
+			found(
+				Warning,
+				l.Block,
+				fmt.Sprintf("%s: %s does not play “%s”: %s.", l.Block.Title, person.Short, l.Block.Variant(person.ID).Version, why),
+				Remedy{
+					Label: "Leave it out for " + person.Short,
+					Edit:  editing.Edit{Kind: editing.SetVariant, Block: l.Block.ID, Variant: &v},
+				},
+			),
+		)
 	}
 	return all
 }

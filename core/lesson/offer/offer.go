@@ -1,4 +1,5 @@
-// Package offer is what can be put into a lesson: found by words as they are typed, or, without any, what its students need next.
+// Package offer is what can be put into a lesson: found by words as they are typed, or, without any, what its students
+// need next.
 package offer
 
 import (
@@ -64,10 +65,15 @@ type finder struct {
 	list  []Offer
 }
 
-// Find returns what can be put into a lesson: the next steps of its students, blocks, games and drills of their sport, and shapes; without words a few
-// of each. Blocks have no identifiers yet. Its only error is that ctx is over.
+// Find returns what can be put into a lesson: the next steps of its students, blocks, games and drills of their sport,
+// and shapes; without words a few of each. Blocks have no identifiers yet. Its only error is that ctx is over.
 func Find(ctx context.Context, asked Asked) ([]Offer, error) {
-	f := finder{Asked: asked, known: catalogue.KnownOf(asked.People), words: strings.Fields(strings.ToLower(asked.Text)), list: []Offer{}}
+	f := finder{
+		Asked: asked,
+		known: catalogue.KnownOf(asked.People),
+		words: strings.Fields(strings.ToLower(asked.Text)),
+		list:  []Offer{},
+	}
 	if f.Swap != "" {
 		if i := slices.IndexFunc(f.Drills, func(e catalogue.Entry) bool { return e.ID == f.Swap }); i >= 0 {
 			f.versions(f.Drills[i], f.words, "")
@@ -141,7 +147,12 @@ func (f *finder) versions(e catalogue.Entry, words []string, but string) {
 			name = ""
 		}
 		b := f.played(e.ID, d, name)
-		f.add(Version, e.Document.Name+": "+v.Name, fmt.Sprintf("%s, %s; %s, %s", e.Document.Name, v.Name, cmp.Or(string(v.Difficulty), "the drill itself"), minutes(b)), b)
+		f.add(
+			Version,
+			e.Document.Name+": "+v.Name,
+			fmt.Sprintf("%s, %s; %s, %s", e.Document.Name, v.Name, cmp.Or(string(v.Difficulty), "the drill itself"), minutes(b)),
+			b,
+		)
 	}
 }
 
@@ -158,7 +169,8 @@ func (f *finder) blocks() {
 	}
 }
 
-// games offers games that are looked for, those of the sport of who comes first; without words only these, a few, and without their versions.
+// games offers games that are looked for, those of the sport of who comes first; without words only these, a few, and
+// without their versions.
 func (f *finder) games(ctx context.Context) error {
 	list := slices.Clone(f.Games)
 	slices.SortStableFunc(list, func(a, b library.StoredGame) int {
@@ -173,7 +185,9 @@ func (f *finder) games(ctx context.Context) error {
 	offered := 0
 	for _, g := range list {
 		d := g.Document
-		if len(f.words) == 0 && (d.Sport != f.known.Sport || offered >= fewGames) || !mentionsAll(d.Name+" game "+string(d.Sport), f.words) || d.Check() != nil {
+		if len(f.words) == 0 && (d.Sport != f.known.Sport || offered >= fewGames) ||
+			!mentionsAll(d.Name+" game "+string(d.Sport), f.words) ||
+			d.Check() != nil {
 			continue
 		}
 		b, err := schedule.ForGame(ctx, g.ID, d, f.Settings)
@@ -181,7 +195,17 @@ func (f *finder) games(ctx context.Context) error {
 			return err
 		}
 		offered++
-		f.add(Game, b.Title, fmt.Sprintf("game, %s; %s; %s min", d.Sport, strings.TrimSuffix(d.Rules.Sentences()[0], "."), units.Decimal(b.Minutes, 0)), b)
+		f.add(
+			Game,
+			b.Title,
+			fmt.Sprintf(
+				"game, %s; %s; %s min",
+				d.Sport,
+				strings.TrimSuffix(d.Rules.Sentences()[0], "."),
+				units.Decimal(b.Minutes, 0),
+			),
+			b,
+		)
 		if len(f.words) == 0 {
 			continue
 		}
@@ -224,7 +248,8 @@ func (f *finder) drills(there []catalogue.Entry) {
 func (f *finder) shapes() {
 	n := f.players()
 	for _, t := range template.Templates() {
-		if n >= t.MinPlayers && n <= t.MaxPlayers && (t.Sport == "" || t.Sport == f.known.Sport) && mentionsAll(t.Name+" "+t.For+" shape lesson", f.words) {
+		if n >= t.MinPlayers && n <= t.MaxPlayers && (t.Sport == "" || t.Sport == f.known.Sport) &&
+			mentionsAll(t.Name+" "+t.For+" shape lesson", f.words) {
 			f.list = append(f.list, Offer{Kind: Shape, Title: t.Name, Detail: "a shape of lesson: " + t.For})
 		}
 	}

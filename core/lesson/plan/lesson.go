@@ -42,7 +42,15 @@ type Person struct {
 func People(in schedule.Inputs) []Person {
 	list := make([]Person, len(in.People))
 	for i, p := range in.People {
-		list[i] = Person{ID: p.ID, Name: p.Profile.Name, Short: p.Short, Hand: p.Profile.Hand, Archived: p.Archived, Watch: p.Profile.Watch, Rests: student.Joined(p.Profile.Rests())}
+		list[i] = Person{
+			ID:       p.ID,
+			Name:     p.Profile.Name,
+			Short:    p.Short,
+			Hand:     p.Profile.Hand,
+			Archived: p.Archived,
+			Watch:    p.Profile.Watch,
+			Rests:    student.Joined(p.Profile.Rests()),
+		}
 		if list[i].Watch == nil {
 			list[i].Watch = []string{}
 		}

@@ -23,12 +23,24 @@ func (p Plan) metrics(d lesson.Document, list []schedule.Prepared, in schedule.I
 		if s.Load == nil {
 			continue
 		}
-		balls = append(balls, metric.Input{Name: s.Title, Value: fmt.Sprintf("%s, %d each: %d", units.Count(s.Load.People, "player", "players"), s.Load.Each, s.Load.Balls)})
+		balls = append(
+			balls,
+			metric.Input{
+				Name:  s.Title,
+				Value: fmt.Sprintf("%s, %d each: %d", units.Count(s.Load.People, "player", "players"), s.Load.Each, s.Load.Balls),
+			},
+		)
 		carried := in.Settings.Container(list[i].Document.Sport)
 		if !slices.Contains(kinds, carried) {
 			kinds = append(kinds, carried)
 		}
-		baskets = append(baskets, metric.Input{Name: s.Title, Value: fmt.Sprintf("%d ÷ %d, rounded up = %s", s.Load.Balls, carried.Holds, carried.Of(s.Load.Baskets))})
+		baskets = append(
+			baskets,
+			metric.Input{
+				Name:  s.Title,
+				Value: fmt.Sprintf("%d ÷ %d, rounded up = %s", s.Load.Balls, carried.Holds, carried.Of(s.Load.Baskets)),
+			},
+		)
 	}
 	booked := metric.Input{Name: "Booked", Value: fmt.Sprintf("%d min", d.Minutes)}
 	room := metric.New("To spare", p.Spare, units.Clock(p.Spare), "min", metric.Derivation{
@@ -95,8 +107,10 @@ func (p Plan) running() []metric.Metric {
 	}
 	text, unit, _ := strings.Cut(most.Ran, " ")
 	return []metric.Metric{metric.New("Run", most.Metres, text, unit, metric.Derivation{
-		Formula: "turns × the way of one turn, over all drills, of whoever runs most; worked out for the player that each drill is written for",
-		Inputs:  none(inputs), Source: metric.OwnArithmetic,
+		Formula: "turns × the way of one turn, over all drills, of whoever runs most; worked out for the player that " +
+			"each drill is written for",
+		Inputs: none(inputs),
+		Source: metric.OwnArithmetic,
 	})}
 }
 
@@ -117,13 +131,19 @@ func (p Plan) expected(in schedule.Inputs) []metric.Metric {
 				continue
 			}
 			made, tried = made+each.Made, tried+each.Attempts
-			makes = append(makes, metric.Input{Name: name, Value: fmt.Sprintf("%d × %s", each.Attempts, units.Decimal(each.Rate, 2))})
+			makes = append(
+				makes,
+				metric.Input{Name: name, Value: fmt.Sprintf("%d × %s", each.Attempts, units.Decimal(each.Rate, 2))},
+			)
 			if each.Needs == 0 || each.Joint && k > 0 {
 				continue // what players count together is needed once
 			}
 			many = many || each.Needs > odds.Thousand
 			goals += each.Needs
-			needs = append(needs, metric.Input{Name: name, Value: fmt.Sprintf("%s: %s balls", each.Goal, odds.Attempts(each.Needs))})
+			needs = append(
+				needs,
+				metric.Input{Name: name, Value: fmt.Sprintf("%s: %s balls", each.Goal, odds.Attempts(each.Needs))},
+			)
 		}
 	}
 	needed := units.Decimal(goals, 0)
@@ -132,10 +152,14 @@ func (p Plan) expected(in schedule.Inputs) []metric.Metric {
 	}
 	return []metric.Metric{
 		metric.New("Made", math.Round(made), units.Decimal(made, 0), fmt.Sprintf("of %d", tried), metric.Derivation{
-			Formula: "balls that each student tries × what they make of 1", Inputs: none(makes), Source: "Beta-binomial model of what was counted",
+			Formula: "balls that each student tries × what they make of 1",
+			Inputs:  none(makes),
+			Source:  "Beta-binomial model of what was counted",
 		}),
 		metric.New("For the goals", math.Round(goals), needed, "balls", metric.Derivation{
-			Formula: "the mean number of balls until each student reaches the drill's goal, misses counted", Inputs: none(needs), Source: "Feller, An Introduction to Probability Theory, vol. 1, XIII.7",
+			Formula: "the mean number of balls until each student reaches the drill's goal, misses counted",
+			Inputs:  none(needs),
+			Source:  "Feller, An Introduction to Probability Theory, vol. 1, XIII.7",
 		}),
 	}
 }

@@ -50,7 +50,15 @@ func TestWorkStopsWhenNobodyWaitsForIt(t *testing.T) {
 		require.ErrorIs(t, err, context.Canceled, stored.Document.Name)
 		_, err = simulation.MetresOf(gone, stored.Document, in.Settings)
 		require.ErrorIs(t, err, context.Canceled, stored.Document.Name)
-		_, _, err = playerfit.Adapt(gone, stored.Document, playerfit.AdaptRequest{Minutes: 5}, make([]playerfit.Evidence, len(stored.Document.Measures)), player, 2, in.Settings)
+		_, _, err = playerfit.Adapt(
+			gone,
+			stored.Document,
+			playerfit.AdaptRequest{Minutes: 5},
+			make([]playerfit.Evidence, len(stored.Document.Measures)),
+			player,
+			2,
+			in.Settings,
+		)
 		require.ErrorIs(t, err, context.Canceled, stored.Document.Name)
 	}
 }

@@ -28,10 +28,16 @@ const (
 	largestSize  = 3.0
 )
 
-// Propose works out what would suit one student in a drill block: the gap at which nothing is worse than
-// working, the target that is hit 6 times in 10 (or as often as a target there can be hit), and the goal that is met 4 times in 5 in the block's time.
-// What cannot be worked out is left as it is. It returns ctx.Err() when cancelled.
-func Propose(ctx context.Context, d lesson.Document, blockID, studentID string, evidence []playerfit.Evidence, in schedule.Inputs) (lesson.Variant, error) {
+// Propose works out what would suit one student in a drill block: the gap at which nothing is worse than working, the
+// target that is hit 6 times in 10 (or as often as a target there can be hit), and the goal that is met 4 times in 5 in
+// the block's time. What cannot be worked out is left as it is. It returns ctx.Err() when cancelled.
+func Propose(
+	ctx context.Context,
+	d lesson.Document,
+	blockID, studentID string,
+	evidence []playerfit.Evidence,
+	in schedule.Inputs,
+) (lesson.Variant, error) {
 	list := schedule.Prepare(d, in)
 	i := slices.IndexFunc(list, func(l schedule.Prepared) bool { return l.Block.ID == blockID })
 	if i < 0 || !list[i].Drilled {
@@ -81,7 +87,15 @@ func Propose(ctx context.Context, d lesson.Document, blockID, studentID string, 
 		}
 	}
 	for _, hit := range wishedHits() {
-		fitted, sentence, err := playerfit.Adapt(ctx, mine, playerfit.AdaptRequest{Hit: hit}, evidence, player, l.Group.People, in.Settings)
+		fitted, sentence, err := playerfit.Adapt(
+			ctx,
+			mine,
+			playerfit.AdaptRequest{Hit: hit},
+			evidence,
+			player,
+			l.Group.People,
+			in.Settings,
+		)
 		if errors.As(err, &wrong) {
 			continue // no size is hit so often; then a little less often
 		}
@@ -104,7 +118,15 @@ func Propose(ctx context.Context, d lesson.Document, blockID, studentID string, 
 		if len(m.Goals) > 1 {
 			continue // goals that follow one another are left as the coach has them
 		}
-		fitted, sentence, err := playerfit.Adapt(ctx, mine, playerfit.AdaptRequest{Measure: m.Number, Minutes: minutes}, evidence, player, l.Group.People, in.Settings)
+		fitted, sentence, err := playerfit.Adapt(
+			ctx,
+			mine,
+			playerfit.AdaptRequest{Measure: m.Number, Minutes: minutes},
+			evidence,
+			player,
+			l.Group.People,
+			in.Settings,
+		)
 		switch {
 		case err == nil:
 			if goals := fitted.Measures[i].Goals; goals.String() != m.Goals.String() {

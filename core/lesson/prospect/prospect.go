@@ -1,5 +1,5 @@
-// Package prospect is what to expect of each student in the drill of a block, measure by measure: how many attempts there
-// are, how many the goals take, and how likely they are met.
+// Package prospect is what to expect of each student in the drill of a block, measure by measure: how many attempts
+// there are, how many the goals take, and how likely they are met.
 package prospect
 
 import (
@@ -62,9 +62,22 @@ func of(ctx context.Context, l schedule.Prepared, s schedule.ScheduledBlock, in 
 	return list, nil
 }
 
-func measure(ctx context.Context, d drill.Document, i int, rates schedule.Rated, s schedule.ScheduledBlock, in schedule.Inputs) (Prospect, error) {
+func measure(
+	ctx context.Context,
+	d drill.Document,
+	i int,
+	rates schedule.Rated,
+	s schedule.ScheduledBlock,
+	in schedule.Inputs,
+) (Prospect, error) {
 	m := d.Measures[i]
-	p := Prospect{Unit: m.What, Goal: m.Goal(), Rate: playerfit.Chance(m, rates.Measures[i]), Joint: m.Goals.Joint(), goals: m.Goals}
+	p := Prospect{
+		Unit:  m.What,
+		Goal:  m.Goal(),
+		Rate:  playerfit.Chance(m, rates.Measures[i]),
+		Joint: m.Goals.Joint(),
+		goals: m.Goals,
+	}
 	if m.Goals.Check() != nil || !(p.Rate > 0) || p.Rate > 1 {
 		return p, nil
 	}
@@ -77,9 +90,13 @@ func measure(ctx context.Context, d drill.Document, i int, rates schedule.Rated,
 		}
 		for _, at := range d.Before(drill.GoalAt{Measure: i, Goal: g}) {
 			before := d.Measures[at.Measure]
-			q.Before = append(q.Before, odds.Leg{Goal: before.Goals[at.Goal], Rate: playerfit.Chance(before, rates.Measures[at.Measure])})
+			q.Before = append(
+				q.Before,
+				odds.Leg{Goal: before.Goals[at.Goal], Rate: playerfit.Chance(before, rates.Measures[at.Measure])},
+			)
 		}
-		if before := q.Before; len(before) > 0 && (goal.Kind == score.AsManyAsPossible || before[0].Goal.Kind == score.AsManyAsPossible) {
+		if before := q.Before; len(before) > 0 &&
+			(goal.Kind == score.AsManyAsPossible || before[0].Goal.Kind == score.AsManyAsPossible) {
 			q.Before = nil // each has a time of its own
 		}
 		if mean, counted := odds.MeanBalls(goal, p.Rate); counted {
@@ -102,8 +119,8 @@ func measure(ctx context.Context, d drill.Document, i int, rates schedule.Rated,
 // Likely is the chance from which on a goal is expected to be met in its block.
 const Likely = 0.5
 
-// Attainable is what the student meets 4 times in 5 in the block: the goals as they are up to the first that is not expected to
-// be met, which is made smaller. It is false where even the smallest is met less often.
+// Attainable is what the student meets 4 times in 5 in the block: the goals as they are up to the first that is not
+// expected to be met, which is made smaller. It is false where even the smallest is met less often.
 func (p Prospect) Attainable(ctx context.Context) (score.Course, bool, error) {
 	for g, q := range p.questions {
 		chance, err := q.Within(ctx)
@@ -123,8 +140,8 @@ func (p Prospect) Attainable(ctx context.Context) (score.Course, bool, error) {
 	return nil, false, nil
 }
 
-// Turns is how many turns each has to have so that the goals are met 4 times in 5, if the block has so many now; false for a
-// goal that ends by itself. Turns beyond any lesson are told as they are.
+// Turns is how many turns each has to have so that the goals are met 4 times in 5, if the block has so many now; false
+// for a goal that ends by itself. Turns beyond any lesson are told as they are.
 func (p Prospect) Turns(ctx context.Context, now int) (float64, bool, error) {
 	if len(p.questions) == 0 || now < 1 {
 		return 0, false, nil

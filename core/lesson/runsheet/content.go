@@ -68,7 +68,15 @@ func (l Line) String() string {
 
 // ContentOf puts a lesson's run sheet together from its plan and its cues.
 func ContentOf(d lesson.Document, p plan.Plan, cues []Cue) Content {
-	c := Content{Title: d.Title, Start: d.Start, Note: d.Note, Facts: []Entry{}, Sections: []Section{}, Cautions: []string{}, NoAdvice: finding.NoAdvice}
+	c := Content{
+		Title:    d.Title,
+		Start:    d.Start,
+		Note:     d.Note,
+		Facts:    []Entry{},
+		Sections: []Section{},
+		Cautions: []string{},
+		NoAdvice: finding.NoAdvice,
+	}
 	var names, watch, rest []string
 	for _, b := range p.Budgets {
 		names = append(names, b.Name)
@@ -90,7 +98,10 @@ func ContentOf(d lesson.Document, p plan.Plan, cues []Cue) Content {
 		c.Facts = append(c.Facts, Entry{Name: "Rests", Text: strings.Join(rest, "; ")})
 	}
 	for _, block := range p.Blocks {
-		c.Sections = append(c.Sections, Section{Block: block.Block, Clock: block.Clock, Title: block.Title, Length: block.Length, Lines: lines(block, cues)})
+		c.Sections = append(
+			c.Sections,
+			Section{Block: block.Block, Clock: block.Clock, Title: block.Title, Length: block.Length, Lines: lines(block, cues)},
+		)
 	}
 	for _, caution := range p.Cautions {
 		c.Cautions = append(c.Cautions, strings.TrimSpace(strings.TrimSuffix(caution, finding.NoAdvice)))

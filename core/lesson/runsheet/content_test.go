@@ -30,7 +30,12 @@ func TestTheLinesOfABlock(t *testing.T) {
 	coin := c.Sections[2]
 	require.Contains(t, coin.Lines[0].String(), "Put down ")
 	require.Empty(t, coin.Lines[0].After, "it is done before the clock of the block")
-	require.Equal(t, []runsheet.Entry{{Name: "Ben", Text: "left-handed: mirror it"}}, coin.Lines[1].Entries, "nobody is told who plays as drawn")
+	require.Equal(
+		t,
+		[]runsheet.Entry{{Name: "Ben", Text: "left-handed: mirror it"}},
+		coin.Lines[1].Entries,
+		"nobody is told who plays as drawn",
+	)
 	require.Contains(t, coin.Lines[len(coin.Lines)-1].Text, "Pick up at +")
 
 	for _, section := range c.Sections {

@@ -67,7 +67,10 @@ func Cues(d lesson.Document, p schedule.Timetable, in schedule.Inputs) []Cue {
 		}
 		cues = append(cues, begin)
 		for _, call := range l.Block.Calls {
-			cues = append(cues, Cue{Second: s.Start + call.Minute*60, Block: s.Block, Kind: CallOut, Text: call.Text, Roles: []Role{}})
+			cues = append(
+				cues,
+				Cue{Second: s.Start + call.Minute*60, Block: s.Block, Kind: CallOut, Text: call.Text, Roles: []Role{}},
+			)
 		}
 		cues = append(cues, swaps(l, s, in.Court(d))...)
 		if s.Load != nil {
@@ -84,7 +87,10 @@ func Cues(d lesson.Document, p schedule.Timetable, in schedule.Inputs) []Cue {
 		starts[s.Block], ends[s.Block] = s.Start, s.End
 	}
 	// What a block is too short for is not said in the next one.
-	cues = slices.DeleteFunc(cues, func(c Cue) bool { return c.Kind != End && c.Second > starts[c.Block] && c.Second >= ends[c.Block] })
+	cues = slices.DeleteFunc(
+		cues,
+		func(c Cue) bool { return c.Kind != End && c.Second > starts[c.Block] && c.Second >= ends[c.Block] },
+	)
 	for i, cue := range cues {
 		cues[i].After = units.Elapsed(cue.Second - starts[cue.Block])
 	}
@@ -121,7 +127,13 @@ func swaps(l schedule.Prepared, s schedule.ScheduledBlock, c court.Court) []Cue 
 	}
 	var cues []Cue
 	for i, round := range s.Table.Rounds {
-		cue := Cue{Second: begins + round.Start, Block: s.Block, Kind: Swap, Text: phrase, Roles: make([]Role, len(round.Seats))}
+		cue := Cue{
+			Second: begins + round.Start,
+			Block:  s.Block,
+			Kind:   Swap,
+			Text:   phrase,
+			Roles:  make([]Role, len(round.Seats)),
+		}
 		if i == 0 {
 			cue.Text = "Take your places"
 		}
@@ -211,7 +223,10 @@ func drillCues(l schedule.Prepared, s schedule.ScheduledBlock, in schedule.Input
 		}
 		first.Roles[i] = Role{Name: person.Profile.Name, Short: person.Short, Role: role}
 		if fault := person.Profile.Watching(); fault != "" {
-			counting.Roles = append(counting.Roles, Role{Name: person.Profile.Name, Short: person.Short, Role: "watch: " + fault})
+			counting.Roles = append(
+				counting.Roles,
+				Role{Name: person.Profile.Name, Short: person.Short, Role: "watch: " + fault},
+			)
 		}
 	}
 	cues := []Cue{first, counting}

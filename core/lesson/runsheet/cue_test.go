@@ -34,8 +34,22 @@ func TestRunSheet(t *testing.T) {
 	require.Equal(t, "Body warm-up", at(0, runsheet.Begin).Text)
 	require.Equal(t, "Backhand volleys", at(8*60+120, runsheet.CallOut).Text)
 	const tennis = 23.7744 // metres, 78 ft; who volleys is at the net, and who feeds faces them
-	require.Equal(t, []runsheet.Role{{Name: "Ada", Short: "Ada", Role: "volleys", At: &court.Point{Y: -0.12 * tennis}}, {Name: "Ben", Short: "Ben", Role: "feeds", At: &court.Point{Y: 0.3 * tennis}}}, at(480, runsheet.Swap).Roles)
-	require.Equal(t, []runsheet.Role{{Name: "Ada", Short: "Ada", Role: "feeds", At: &court.Point{Y: 0.3 * tennis}}, {Name: "Ben", Short: "Ben", Role: "volleys", At: &court.Point{Y: -0.12 * tennis}}}, at(540, runsheet.Swap).Roles)
+	require.Equal(
+		t,
+		[]runsheet.Role{
+			{Name: "Ada", Short: "Ada", Role: "volleys", At: &court.Point{Y: -0.12 * tennis}},
+			{Name: "Ben", Short: "Ben", Role: "feeds", At: &court.Point{Y: 0.3 * tennis}},
+		},
+		at(480, runsheet.Swap).Roles,
+	)
+	require.Equal(
+		t,
+		[]runsheet.Role{
+			{Name: "Ada", Short: "Ada", Role: "feeds", At: &court.Point{Y: 0.3 * tennis}},
+			{Name: "Ben", Short: "Ben", Role: "volleys", At: &court.Point{Y: -0.12 * tennis}},
+		},
+		at(540, runsheet.Swap).Roles,
+	)
 	feed := at(18*60+80, runsheet.Feed)
 	require.Contains(t, feed.Text, "6 balls a turn, 3.5 s apart. One line of 2. Goal: 10 made in all")
 	require.Equal(t, "left-handed: mirror it", feed.Roles[1].Role)
@@ -47,17 +61,40 @@ func TestRunSheet(t *testing.T) {
 	// Alone, the student pairs with the coach.
 	in.People, d.Students = in.People[:1], d.Students[:1]
 	sheet = runsheet.Cues(d, sample.Planned(t, d, in).Timetable, in)
-	require.Equal(t, runsheet.Role{Name: "Coach", Short: "Coach", Role: "feeds", At: &court.Point{Y: 0.3 * tennis}}, at(480, runsheet.Swap).Roles[1])
+	require.Equal(
+		t,
+		runsheet.Role{Name: "Coach", Short: "Coach", Role: "feeds", At: &court.Point{Y: 0.3 * tennis}},
+		at(480, runsheet.Swap).Roles[1],
+	)
 }
 
 func TestRunSheetSaysWhoIsWhere(t *testing.T) {
 	d, in := sample.Crowd(6)
 	in.People[1].Profile.Watch = []string{"late split step"}
-	d.Blocks[1].Rotation = &rotation.Form{Kind: rotation.Spots, Every: 1, Begins: rotation.SameSide, Courts: 1, Spots: []rotation.Spot{
-		{Name: "net left", Side: "net"}, {Name: "net right", Side: "net"}, {Name: "back left", Side: "back"}, {Name: "back right", Side: "back"},
-	}}
+	d.Blocks[1].Rotation = &rotation.Form{
+		Kind:   rotation.Spots,
+		Every:  1,
+		Begins: rotation.SameSide,
+		Courts: 1,
+		Spots: []rotation.Spot{
+			{
+				Name: "net left",
+				Side: "net",
+			},
+			{Name: "net right", Side: "net"},
+			{Name: "back left", Side: "back"},
+			{Name: "back right", Side: "back"},
+		},
+	}
 	d.Blocks[1].OnDeck = "skip behind the fence"
-	d.Blocks[2].Variants = []lesson.Variant{{Student: "ada", Gap: 4.2, Size: 1.5, Goals: []lesson.Instead{{Measure: 1, Goals: score.Course{{Kind: score.Total, Count: 8}}}}}}
+	d.Blocks[2].Variants = []lesson.Variant{
+		{
+			Student: "ada",
+			Gap:     4.2,
+			Size:    1.5,
+			Goals:   []lesson.Instead{{Measure: 1, Goals: score.Course{{Kind: score.Total, Count: 8}}}},
+		},
+	}
 	phrase := ""
 	for _, cue := range runsheet.Cues(d, sample.Planned(t, d, in).Timetable, in) {
 		phrase += fmt.Sprintf("%g %s: %s [", cue.Second, cue.Kind, cue.Text)
@@ -67,7 +104,8 @@ func TestRunSheetSaysWhoIsWhere(t *testing.T) {
 		phrase += "]\n"
 	}
 	for _, want := range []string{
-		"480 swap: Take your places. The net side begins [{Ada net left} {Ben net right} {Player 2 back left} {Player 3 back right} {Player 4 skip behind the fence}",
+		"480 swap: Take your places. The net side begins [{Ada net left} {Ben net right} {Player 2 back left} {Player 3 " +
+			"back right} {Player 4 skip behind the fence}",
 		"540 swap: Change: one place on. The net side begins [{Ada net right}",
 		"Set up: Coin. Put down 1 basket, 4 flat markers",
 		"{Ada 4.2 s apart; target 1.5 times as large; goal: 8 made in all} {Ben left-handed: mirror it} {Player 2 as drawn}",
@@ -105,7 +143,11 @@ func TestPeopleOfOneNameAreToldApartEverywhere(t *testing.T) {
 	require.NotZero(t, roles)
 	d.Title = " "
 	require.Equal(t, "Ada F. and Ada M.", schedule.Titled(d, in).Title, "a lesson without a title has their names")
-	in.People = append(in.People, lesson.Person{ID: "c", Profile: student.Profile{Name: "Cleo Marsh"}}, lesson.Person{ID: "d", Profile: student.Profile{Name: "Dov Lund"}})
+	in.People = append(
+		in.People,
+		lesson.Person{ID: "c", Profile: student.Profile{Name: "Cleo Marsh"}},
+		lesson.Person{ID: "d", Profile: student.Profile{Name: "Dov Lund"}},
+	)
 	require.Equal(t, "Ada F., Ada M. and 2 more", schedule.Titled(d, in).Title)
 	d.Title = "Tuesday"
 	require.Equal(t, "Tuesday", schedule.Titled(d, in).Title)

@@ -29,7 +29,13 @@ type Budget struct {
 func (p Timetable) budgets(list []Prepared, in Inputs) []Budget {
 	budgets := make([]Budget, len(in.People))
 	for i, person := range in.People {
-		b := Budget{Student: person.ID, Name: person.Profile.Name, Short: person.Short, Fault: person.Profile.Watching(), Rests: student.Joined(person.Profile.Rests())}
+		b := Budget{
+			Student: person.ID,
+			Name:    person.Profile.Name,
+			Short:   person.Short,
+			Fault:   person.Profile.Watching(),
+			Rests:   student.Joined(person.Profile.Rests()),
+		}
 		for k, l := range list {
 			b.Add(l.ComesTo(person.ID, p.Blocks[k], in), 1)
 		}

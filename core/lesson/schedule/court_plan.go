@@ -48,7 +48,10 @@ func CourtPlans(d lesson.Document, p Timetable, in Inputs) ([]CourtPlan, error) 
 			at, plans = len(plans), append(plans, CourtPlan{Court: c, Walk: []court.Step{}, Moves: []Move{}})
 		}
 		s := p.Blocks[i]
-		plans[at].Moves = append(plans[at].Moves, Move{Block: s.Block, Title: s.Title, Clock: s.Clock, Comes: s.Comes, Goes: s.Goes, Stays: s.Stays})
+		plans[at].Moves = append(
+			plans[at].Moves,
+			Move{Block: s.Block, Title: s.Title, Clock: s.Clock, Comes: s.Comes, Goes: s.Goes, Stays: s.Stays},
+		)
 		if k := (key{id, l.Block.Drill}); !seen[k] {
 			seen[k] = true
 			for _, stop := range l.Document.Stops() {
@@ -59,7 +62,11 @@ func CourtPlans(d lesson.Document, p Timetable, in Inputs) ([]CourtPlan, error) 
 	}
 	for i, plan := range plans {
 		var err error
-		if plans[i].Walk, err = plan.Court.WalkOff(stops[plan.Court.ID], plan.Court.Corner(), in.Settings.WalkTape()); err != nil {
+		if plans[i].Walk, err = plan.Court.WalkOff(
+			stops[plan.Court.ID],
+			plan.Court.Corner(),
+			in.Settings.WalkTape(),
+		); err != nil {
 			return nil, err
 		}
 	}

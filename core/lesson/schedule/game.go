@@ -36,7 +36,14 @@ func ForGame(ctx context.Context, id string, d game.Document, s coach.Settings) 
 		return lesson.Block{}, err
 	}
 	minutes := math.Max(1, math.Ceil(s.ChangeOver/60+f.Duration(tempo).High80))
-	return lesson.Block{Kind: lesson.Game, Title: d.Name, Minutes: minutes, Effort: effort, Game: id, Calls: []lesson.Call{}}, nil
+	return lesson.Block{
+		Kind:    lesson.Game,
+		Title:   d.Name,
+		Minutes: minutes,
+		Effort:  effort,
+		Game:    id,
+		Calls:   []lesson.Call{},
+	}, nil
 }
 
 // game works out the game of a block; nil where it has none, or none that makes sense.
@@ -108,7 +115,9 @@ func (g GameInBlock) group() string {
 func (g GameInBlock) time(l Prepared, has, work float64) metric.Derivation {
 	minutes := func(v float64) string { return units.Decimal(v, 1) + " min" }
 	return metric.Derivation{
-		Figure: l.Block.Title, Value: units.Clock(has) + " min", Formula: "walking over + games, each as long as its rallies and the pauses between them",
+		Figure:  l.Block.Title,
+		Value:   units.Clock(has) + " min",
+		Formula: "walking over + games, each as long as its rallies and the pauses between them",
 		Inputs: append(l.moving(), metric.Input{Name: "To play", Value: units.Clock(work) + " min"},
 			metric.Input{Name: "One game on average", Value: minutes(g.Minutes.Mean)},
 			metric.Input{Name: "Half of them", Value: minutes(g.Minutes.Low50) + " to " + minutes(g.Minutes.High50)},

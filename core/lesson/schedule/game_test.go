@@ -19,15 +19,25 @@ import (
 func withGame(t *testing.T, d game.Document, people, courts int, minutes float64) schedule.ScheduledBlock {
 	document, in := sample.Crowd(people)
 	document.Space = load.Space{Courts: courts}
-	document.Blocks = []lesson.Block{{ID: "0190a000-0000-7000-8000-000000000001", Kind: lesson.Game, Title: d.Name, Minutes: minutes, Effort: 5, Game: "g", Calls: []lesson.Call{}}}
+	document.Blocks = []lesson.Block{
+		{
+			ID:      "0190a000-0000-7000-8000-000000000001",
+			Kind:    lesson.Game,
+			Title:   d.Name,
+			Minutes: minutes,
+			Effort:  5,
+			Game:    "g",
+			Calls:   []lesson.Call{},
+		},
+	}
 	in.Games = map[string]game.Document{"g": d}
 	timetable, _, err := schedule.Make(t.Context(), document, in)
 	require.NoError(t, err)
 	return timetable.Blocks[0]
 }
 
-// What a coach would expect of every ready game: it fits once, four times of five, into the block that is made for it, more often into a
-// longer one, and not into a shorter one, for which fewer points are proposed.
+// What a coach would expect of every ready game: it fits once, four times of five, into the block that is made for it,
+// more often into a longer one, and not into a shorter one, for which fewer points are proposed.
 func TestEveryReadyGameFitsItsBlock(t *testing.T) {
 	for _, stored := range library.Games() {
 		d := stored.Document
@@ -53,7 +63,8 @@ func TestEveryReadyGameFitsItsBlock(t *testing.T) {
 	}
 }
 
-// By hand: seven people at a duel on three courts are three games at once, and one waits; on one court five wait; one alone misses somebody.
+// By hand: seven people at a duel on three courts are three games at once, and one waits; on one court five wait; one
+// alone misses somebody.
 func TestAGroupAtAGame(t *testing.T) {
 	duel := library.Games()[1].Document
 	require.Equal(t, 2, duel.Rules.Players())

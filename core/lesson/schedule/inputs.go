@@ -40,9 +40,16 @@ type Rated struct {
 	Stroke   float64          // seconds from stroke to stroke of a rally; 0 where there is none
 }
 
-// Gather takes from drills and games, as they are written and by identifier, what a lesson is scheduled from: each in the version and on
-// the court in which it is played there. A version that is not there any more is the drill as it is written; the plan says so.
-func Gather(d lesson.Document, drills map[string]drill.Document, games map[string]game.Document, people []lesson.Person, s coach.Settings) Inputs {
+// Gather takes from drills and games, as they are written and by identifier, what a lesson is scheduled from: each in
+// the version and on the court in which it is played there. A version that is not there any more is the drill as it is
+// written; the plan says so.
+func Gather(
+	d lesson.Document,
+	drills map[string]drill.Document,
+	games map[string]game.Document,
+	people []lesson.Person,
+	s coach.Settings,
+) Inputs {
 	in := Inputs{Drills: map[string]drill.Document{}, Games: map[string]game.Document{}, People: people, Settings: s}
 	for _, block := range d.Blocks {
 		if document, ok := drills[block.Drill]; ok {
@@ -135,7 +142,14 @@ func Titled(d lesson.Document, in Inputs) lesson.Document {
 func ForDrill(id string, d drill.Document, people int, space load.Space, s coach.Settings) lesson.Block {
 	group, _ := load.Arrange(d, people, 1, space)
 	need := s.ChangeOver + load.For(d, group, d.Turns, s).Need
-	return lesson.Block{Kind: lesson.Drill, Title: d.Name, Minutes: math.Ceil(need / 60), Effort: d.Effort, Drill: id, Calls: []lesson.Call{}}
+	return lesson.Block{
+		Kind:    lesson.Drill,
+		Title:   d.Name,
+		Minutes: math.Ceil(need / 60),
+		Effort:  d.Effort,
+		Drill:   id,
+		Calls:   []lesson.Call{},
+	}
 }
 
 // Court is the one that a lesson is drawn on: that of the place, of its first drill, or the first of its sport.

@@ -47,7 +47,16 @@ func Prepare(d lesson.Document, in Inputs) []Prepared {
 	var standing []Piece
 	last := ""
 	for i, block := range d.Blocks {
-		l := Prepared{Block: block, Index: i, space: d.Space, People: in.In(block), walk: in.Settings.ChangeOver, comes: []Piece{}, goes: []Piece{}, stays: standing}
+		l := Prepared{
+			Block:  block,
+			Index:  i,
+			space:  d.Space,
+			People: in.In(block),
+			walk:   in.Settings.ChangeOver,
+			comes:  []Piece{},
+			goes:   []Piece{},
+			stays:  standing,
+		}
 		if i == 0 || block.Continues != "" {
 			l.walk = 0
 		}

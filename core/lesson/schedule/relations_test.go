@@ -10,8 +10,8 @@ import (
 	"hodometer/internal/sample"
 )
 
-// What each player does in a block adds up to its length, and over all players to players times length: every drill of the
-// library with 1, 2, 3, 6 and 8 players (relations R12 and R13).
+// What each player does in a block adds up to its length, and over all players to players times length: every drill of
+// the library with 1, 2, 3, 6 and 8 players (relations R12 and R13).
 func TestWhatEverybodyDoesAddsUpToTheBlock(t *testing.T) {
 	for _, people := range []int{1, 2, 3, 6, 8} {
 		for _, stored := range library.All() {

@@ -11,7 +11,8 @@ import (
 // NotFor is what stands in a call that is not for somebody.
 func NotFor(p lesson.Person) string { return "not " + p.Short }
 
-// Asks is what a block asks of somebody that a sore body may have to be spared: by the drill as they play it, by its kind, or by what is called.
+// Asks is what a block asks of somebody that a sore body may have to be spared: by the drill as they play it, by its
+// kind, or by what is called.
 func (l Prepared) Asks(p lesson.Person) []student.Strain {
 	var asked []student.Strain
 	switch {
@@ -36,8 +37,8 @@ func CallAsks(call lesson.Call, p lesson.Person) []student.Strain {
 	return student.Mentioned(call.Text)
 }
 
-// Sparing is the version of the block's drill that asks somebody for nothing that they are spared, and counts as that of the others does: the nearest one
-// in the order from easy to hard; ok is false where there is none.
+// Sparing is the version of the block's drill that asks somebody for nothing that they are spared, and counts as that
+// of the others does: the nearest one in the order from easy to hard; ok is false where there is none.
 func (l Prepared) Sparing(p lesson.Person) (version string, ok bool) {
 	if !l.Drilled {
 		return "", false

@@ -123,8 +123,22 @@ func Make(ctx context.Context, d lesson.Document, in Inputs) (Timetable, []Prepa
 func (l Prepared) schedule(in Inputs) ScheduledBlock {
 	has, block := l.Block.Seconds(), l.Block
 	s := ScheduledBlock{
-		Block: block.ID, Kind: block.Kind, Title: l.title(), Effort: block.Effort, Pinned: block.Pinned,
-		SetUp: math.Min(l.changeOver(), has), Group: l.GroupSummary, People: []string{}, Comes: l.comes, Goes: l.goes, Stays: l.stays, Versions: []string{}, Unsafe: l.unsafe(),
+		Block:  block.ID,
+		Kind:   block.Kind,
+		Title:  l.title(),
+		Effort: block.Effort,
+		Pinned: block.Pinned,
+		SetUp: math.Min(
+			l.changeOver(),
+			has,
+		),
+		Group:    l.GroupSummary,
+		People:   []string{},
+		Comes:    l.comes,
+		Goes:     l.goes,
+		Stays:    l.stays,
+		Versions: []string{},
+		Unsafe:   l.unsafe(),
 	}
 	s.Version, s.Versions = l.version, append(s.Versions, l.versions...)
 	if s.Stays == nil {
@@ -155,9 +169,29 @@ func (l Prepared) schedule(in Inputs) ScheduledBlock {
 	s.Time = metric.Derivation{
 		Figure: block.Title, Value: units.Clock(need) + " min",
 		Formula: "walking over + collecting + set-up + players in a line × turns × turn + picking up",
-		Inputs: append(l.moving(),
-			metric.Input{Name: "Feeding", Value: fmt.Sprintf("%d in %s, %s of %s s = %s min", load.People, units.Count(load.Lines, "line", "lines"), units.Count(turns, "turn", "turns"), units.Decimal(l.Document.Pattern.TurnSeconds(), 1), units.Clock(load.Feeding))},
-			metric.Input{Name: "Picking up", Value: fmt.Sprintf("%d × %s s ÷ %d = %s min", load.Balls, units.Decimal(in.Settings.PickUp, 1), load.People+1, units.Clock(load.PickUp))},
+		Inputs: append(
+			l.moving(),
+			metric.Input{
+				Name: "Feeding",
+				Value: fmt.Sprintf(
+					"%d in %s, %s of %s s = %s min",
+					load.People,
+					units.Count(load.Lines, "line", "lines"),
+					units.Count(turns, "turn", "turns"),
+					units.Decimal(l.Document.Pattern.TurnSeconds(), 1),
+					units.Clock(load.Feeding),
+				),
+			},
+			metric.Input{
+				Name: "Picking up",
+				Value: fmt.Sprintf(
+					"%d × %s s ÷ %d = %s min",
+					load.Balls,
+					units.Decimal(in.Settings.PickUp, 1),
+					load.People+1,
+					units.Clock(load.PickUp),
+				),
+			},
 			metric.Input{Name: "Given", Value: units.Clock(has) + " min"},
 		),
 		Source: metric.OwnArithmetic + "; walking over, a piece and seconds a ball: " + metric.Practice,
@@ -209,5 +243,10 @@ func (l Prepared) fits(turns int, s ScheduledBlock, in Inputs) string {
 	if s.Over == 0 {
 		return fmt.Sprintf("%s: fits with %s to spare", planned, units.Clock(s.Spare))
 	}
-	return fmt.Sprintf("%s: %s over; %s would fit", planned, units.Clock(s.Over), units.Count(l.TurnsIn(in), "turn", "turns"))
+	return fmt.Sprintf(
+		"%s: %s over; %s would fit",
+		planned,
+		units.Clock(s.Over),
+		units.Count(l.TurnsIn(in), "turn", "turns"),
+	)
 }

@@ -67,7 +67,16 @@ func TestEquipmentThatMovesTakesTime(t *testing.T) {
 	require.InDelta(t, 20+20+120, second.SetUp, 1e-9, "walking over, collecting, setting up")
 	require.Equal(t, "Collecting 4 flat markers", second.Time.Inputs[1].Name)
 	// 144 balls of the last drill fill both of the coach's baskets.
-	require.Equal(t, []schedule.Piece{{Count: 2, Name: "baskets"}, {Count: 4, Name: "flat markers"}, {Count: 1, Name: "ball machine"}, {Count: 2, Name: "cones"}}, p.Carry)
+	require.Equal(
+		t,
+		[]schedule.Piece{
+			{Count: 2, Name: "baskets"},
+			{Count: 4, Name: "flat markers"},
+			{Count: 1, Name: "ball machine"},
+			{Count: 2, Name: "cones"},
+		},
+		p.Carry,
+	)
 
 	plans, err := schedule.CourtPlans(d, p.Timetable, in)
 	require.NoError(t, err)
@@ -112,7 +121,12 @@ func TestStartersAndDrillBlocksFit(t *testing.T) {
 			for _, piece := range s.Goes {
 				collecting += piece.Count
 			}
-			require.LessOrEqual(t, s.Over, in.Settings.Piece*float64(collecting), s.Title+": only what stands from the drill before is not known beforehand")
+			require.LessOrEqual(
+				t,
+				s.Over,
+				in.Settings.Piece*float64(collecting),
+				s.Title+": only what stands from the drill before is not known beforehand",
+			)
 			if s.Load != nil {
 				require.Less(t, s.Spare, 120.0, s.Title)
 			}
@@ -120,12 +134,16 @@ func TestStartersAndDrillBlocksFit(t *testing.T) {
 	}
 }
 
-// By hand: three turns of 20 shadow strokes in a minute and 15 s of pause, for everybody at once, after 20 s of walking over and 20 s
-// of explaining, and five pieces of the last drill collected in 25 s: 4:50 of 8:00. A technique block counts by its drill, and no ball is fed.
+// By hand: three turns of 20 shadow strokes in a minute and 15 s of pause, for everybody at once, after 20 s of walking
+// over and 20 s of explaining, and five pieces of the last drill collected in 25 s: 4:50 of 8:00. A technique block
+// counts by its drill, and no ball is fed.
 func TestATechniqueBlockIsCountedByADrill(t *testing.T) {
 	d, in := sample.Hour()
 	stored := sample.BuiltIn(t, "Four, Three, Two", in)
-	d.Blocks = append(d.Blocks, lesson.Block{ID: "9", Kind: lesson.Technique, Title: "Grip", Minutes: 8, Drill: stored.ID, Calls: []lesson.Call{}})
+	d.Blocks = append(
+		d.Blocks,
+		lesson.Block{ID: "9", Kind: lesson.Technique, Title: "Grip", Minutes: 8, Drill: stored.ID, Calls: []lesson.Call{}},
+	)
 	require.NoError(t, d.Check())
 	p := sample.Planned(t, d, in)
 	last := p.Blocks[len(p.Blocks)-1]

@@ -34,8 +34,9 @@ func resting(people []lesson.Person, asked []student.Strain) (names, notFor []st
 // easy is what is called instead of something that everybody is spared.
 const easy = "Easy steps and swings, nothing that hurts"
 
-// sparing is a block of a shape for people of whom some are spared something: serving is for the others, and technique where there are none; a call
-// that asks for it names who leaves it out, or is an easy one. It says what was changed; empty for nothing.
+// sparing is a block of a shape for people of whom some are spared something: serving is for the others, and technique
+// where there are none; a call that asks for it names who leaves it out, or is an easy one. It says what was changed;
+// empty for nothing.
 func sparing(b lesson.Block, people []lesson.Person) (lesson.Block, string) {
 	phrase := ""
 	if b.Kind == lesson.Serving {
@@ -52,7 +53,8 @@ func sparing(b lesson.Block, people []lesson.Person) (lesson.Block, string) {
 		}
 	}
 	b.Calls = slices.Clone(b.Calls)
-	if b.Kind == lesson.Body && len(people) > 0 && !slices.ContainsFunc(people, func(p lesson.Person) bool { return p.Profile.Age != student.Sixty }) {
+	if b.Kind == lesson.Body && len(people) > 0 &&
+		!slices.ContainsFunc(people, func(p lesson.Person) bool { return p.Profile.Age != student.Sixty }) {
 		for i, call := range b.Calls {
 			if slices.Contains(student.Mentioned(call.Text), student.WideRunning) {
 				b.Calls[i].Text = "Three brisk walks, each a little quicker" // common practice for players of 60 and over

@@ -34,7 +34,8 @@ type Template struct {
 	rare  bool // for a day that is not like others
 }
 
-// Suiting is the shape that goes for so many players of a sport and comes nearest to so many minutes; ok is false where there is none.
+// Suiting is the shape that goes for so many players of a sport and comes nearest to so many minutes; ok is false where
+// there is none.
 func Suiting(players, minutes int, sport court.Sport) (found Template, ok bool) {
 	off := func(t Template) int { return max(t.Minutes-minutes, minutes-t.Minutes) }
 	for _, t := range Templates() {
@@ -91,56 +92,224 @@ func Templates() []Template {
 		return slot{block: b}
 	}
 	court4 := rotation.Form{Kind: rotation.Spots, Every: 2, Begins: rotation.SameSide, Spots: []rotation.Spot{
-		{Name: "net, left", Side: "net"}, {Name: "net, right", Side: "net"}, {Name: "back, left", Side: "back"}, {Name: "back, right", Side: "back"},
+		{
+			Name: "net, left",
+			Side: "net",
+		},
+		{Name: "net, right", Side: "net"},
+		{Name: "back, left", Side: "back"},
+		{Name: "back, right", Side: "back"},
 	}}
 	mixed := court4
 	mixed.Mix = true
 	everybody := rotation.Form{Kind: rotation.Pairs, Every: 4, Spots: []rotation.Spot{}}
 	return []Template{
 		{Name: "Private hour", For: "One student, one focus", MinPlayers: 1, MaxPlayers: 1, Minutes: 60, slots: []slot{
-			body(8), ball(8), plain(lesson.Technique, "Technique", 6, 3, callAt(0, "Ten slow swings without a ball"), callAt(2, "The same with a dropped ball")),
-			drilled(focus, lesson.Drill, 12), water, drilled(second, lesson.Drill, 10), drilled(again, lesson.Points, 8), talk,
+			body(
+				8,
+			),
+			ball(8),
+			plain(
+				lesson.Technique,
+				"Technique",
+				6,
+				3,
+				callAt(0, "Ten slow swings without a ball"),
+				callAt(2, "The same with a dropped ball"),
+			),
+			drilled(focus, lesson.Drill, 12),
+			water,
+			drilled(second, lesson.Drill, 10),
+			drilled(again, lesson.Points, 8),
+			talk,
 		}},
-		{Name: "Hour for a pair", For: "Two who take turns and feed each other", MinPlayers: 2, MaxPlayers: 2, Minutes: 60, slots: []slot{
-			body(8), ball(8), drilled(focus, lesson.Drill, 12), water, drilled(second, lesson.Drill, 12), plain(lesson.Game, "Games to seven", 10, 7, callAt(0, "Serve in turns; first to seven")), talk,
-		}},
+		{
+			Name:       "Hour for a pair",
+			For:        "Two who take turns and feed each other",
+			MinPlayers: 2,
+			MaxPlayers: 2,
+			Minutes:    60,
+			slots: []slot{
+				body(
+					8,
+				),
+				ball(8),
+				drilled(focus, lesson.Drill, 12),
+				water,
+				drilled(second, lesson.Drill, 12),
+				plain(lesson.Game, "Games to seven", 10, 7, callAt(0, "Serve in turns; first to seven")),
+				talk,
+			},
+		},
 		{Name: "Group of six", For: "Five to eight with one coach", MinPlayers: 5, MaxPlayers: 8, Minutes: 75, slots: []slot{
-			body(8), ball(8), drilled(focus, lesson.Drill, 14), water, drilled(second, lesson.Drill, 14), plain(lesson.Game, "Two against two, one place on", 16, 7, callAt(0, "Unscored first"), callAt(4, "Now everybody counts their own points")).turning(mixed, lesson.WholeRotations), cool(4, "Shake it out"), talk,
+			body(
+				8,
+			),
+			ball(8),
+			drilled(focus, lesson.Drill, 14),
+			water,
+			drilled(second, lesson.Drill, 14),
+			plain(
+				lesson.Game,
+				"Two against two, one place on",
+				16,
+				7,
+				callAt(0, "Unscored first"),
+				callAt(4, "Now everybody counts their own points"),
+			).turning(mixed, lesson.WholeRotations),
+			cool(4, "Shake it out"),
+			talk,
 		}},
-		{Name: "Junior group", For: "Three to twelve juniors, short blocks", MinPlayers: 3, MaxPlayers: 12, Minutes: 60, slots: []slot{
-			body(8), plain(lesson.Ball, "Throw, catch, rally", 7, 4, callAt(0, "Throw and catch in twos, either hand"), callAt(3, "Rally over the line, soft")), drilled(focus, lesson.Drill, 11), water,
-			drilled(second, lesson.Drill, 11), plain(lesson.Game, "Catch the net", 12, 7, callAt(0, "Waiting feet never still")).turning(court4, lesson.WholeRotations), talk,
-		}},
-		{Name: "Table session", For: "Two to eight at the tables", MinPlayers: 2, MaxPlayers: 8, Minutes: 90, Sport: court.TableTennis, slots: []slot{
-			body(6), plain(lesson.Ball, "Forehand and backhand at the table", 8, 4, callAt(0, "Forehand diagonal"), callAt(4, "Backhand diagonal")),
-			drilled(focus, lesson.Drill, 9), drilled(second, lesson.Drill, 9), drilled(again, lesson.Points, 9), plain(lesson.Break, "Water", 10, 0),
-			plain(lesson.Game, "Games with a rule", 10, 6, callAt(0, "Third ball decides")).turning(everybody, lesson.AnyLength), plain(lesson.Game, "Free games", 10, 7).turning(everybody, lesson.AnyLength),
-			plain(lesson.Serving, "Serving", 8, 4, callAt(0, "Spin first"), callAt(4, "Then short")), talk,
-		}},
-		{Name: "Ten-minute warm-up", For: "Two, before a match or a lesson", MinPlayers: 2, MaxPlayers: 4, Minutes: 10, rare: true, slots: []slot{
-			plain(lesson.Ball, "Ten minutes for two", 10, 5, callAt(0, "Forehand volleys"), callAt(2, "Backhand volleys"), callAt(4, "Alternate, down the line; the partner answers cross-court"), callAt(6, "Overheads"), callAt(8, "Serve and return")).
-				turning(lesson.NetAndBack(), lesson.WholeRotations),
-		}},
-		{Name: "Before an event", For: "The last session: groove, then rest", MinPlayers: 1, MaxPlayers: 4, Minutes: 60, rare: true, slots: []slot{
-			body(8), ball(10), drilled(focus, lesson.Drill, 10), water, drilled(second, lesson.Drill, 8),
-			plain(lesson.Serving, "Serving", 8, 4, callAt(0, "Five easy ones before the first full one")), cool(8, "Food, water, sleep: agree on all three"), talk,
-		}},
+		{
+			Name:       "Junior group",
+			For:        "Three to twelve juniors, short blocks",
+			MinPlayers: 3,
+			MaxPlayers: 12,
+			Minutes:    60,
+			slots: []slot{
+				body(
+					8,
+				),
+				plain(
+					lesson.Ball,
+					"Throw, catch, rally",
+					7,
+					4,
+					callAt(0, "Throw and catch in twos, either hand"),
+					callAt(3, "Rally over the line, soft"),
+				),
+				drilled(focus, lesson.Drill, 11),
+				water,
+				drilled(
+					second,
+					lesson.Drill,
+					11,
+				),
+				plain(
+					lesson.Game,
+					"Catch the net",
+					12,
+					7,
+					callAt(0, "Waiting feet never still"),
+				).turning(court4, lesson.WholeRotations),
+				talk,
+			},
+		},
+		{
+			Name:       "Table session",
+			For:        "Two to eight at the tables",
+			MinPlayers: 2,
+			MaxPlayers: 8,
+			Minutes:    90,
+			Sport:      court.TableTennis,
+			slots: []slot{
+				body(
+					6,
+				),
+				plain(
+					lesson.Ball,
+					"Forehand and backhand at the table",
+					8,
+					4,
+					callAt(0, "Forehand diagonal"),
+					callAt(4, "Backhand diagonal"),
+				),
+				drilled(
+					focus,
+					lesson.Drill,
+					9,
+				),
+				drilled(second, lesson.Drill, 9),
+				drilled(again, lesson.Points, 9),
+				plain(lesson.Break, "Water", 10, 0),
+				plain(
+					lesson.Game,
+					"Games with a rule",
+					10,
+					6,
+					callAt(0, "Third ball decides"),
+				).turning(everybody, lesson.AnyLength),
+				plain(lesson.Game, "Free games", 10, 7).turning(everybody, lesson.AnyLength),
+				plain(lesson.Serving, "Serving", 8, 4, callAt(0, "Spin first"), callAt(4, "Then short")),
+				talk,
+			},
+		},
+		{
+			Name:       "Ten-minute warm-up",
+			For:        "Two, before a match or a lesson",
+			MinPlayers: 2,
+			MaxPlayers: 4,
+			Minutes:    10,
+			rare:       true,
+			slots: []slot{
+				plain(
+					lesson.Ball,
+					"Ten minutes for two",
+					10,
+					5,
+					callAt(0, "Forehand volleys"),
+					callAt(2, "Backhand volleys"),
+					callAt(4, "Alternate, down the line; the partner answers cross-court"),
+					callAt(6, "Overheads"),
+					callAt(8, "Serve and return"),
+				).
+					turning(lesson.NetAndBack(), lesson.WholeRotations),
+			},
+		},
+		{
+			Name:       "Before an event",
+			For:        "The last session: groove, then rest",
+			MinPlayers: 1,
+			MaxPlayers: 4,
+			Minutes:    60,
+			rare:       true,
+			slots: []slot{
+				body(8),
+				ball(10),
+				drilled(focus, lesson.Drill, 10),
+				water,
+				drilled(second, lesson.Drill, 8),
+				plain(
+					lesson.Serving,
+					"Serving",
+					8,
+					4,
+					callAt(0, "Five easy ones before the first full one"),
+				),
+				cool(8, "Food, water, sleep: agree on all three"),
+				talk,
+			},
+		},
 	}
 }
 
 // Fill makes the blocks of a lesson from a template: drills for the students' next steps out of the coach's
 // library, then everything fitted to the minutes. It says why each drill was chosen. New blocks get the
 // fresh identifiers that are passed in. It returns invalid.Fields, or ctx.Err() when cancelled.
-func (t Template) Fill(ctx context.Context, d lesson.Document, needs map[string][]catalogue.Need, library []library.Stored, fresh []string, in schedule.Inputs) (editing.Edited, error) {
+func (t Template) Fill(
+	ctx context.Context,
+	d lesson.Document,
+	needs map[string][]catalogue.Need,
+	library []library.Stored,
+	fresh []string,
+	in schedule.Inputs,
+) (editing.Edited, error) {
 	if n := len(d.Students); n < t.MinPlayers || n > t.MaxPlayers {
-		return editing.Edited{}, invalid.Fields{{Path: "students", Message: fmt.Sprintf("%s is for %s; these are %d", t.Name, manyPlayers(t.MinPlayers, t.MaxPlayers), n)}}
+		return editing.Edited{}, invalid.Fields{
+			{
+				Path:    "students",
+				Message: fmt.Sprintf("%s is for %s; these are %d", t.Name, manyPlayers(t.MinPlayers, t.MaxPlayers), n),
+			},
+		}
 	}
 	if len(fresh) < len(t.slots) {
 		return editing.Edited{}, invalid.Fields{{Path: "fresh", Message: "too few identifiers for the blocks"}}
 	}
 	sport := in.Sport()
 	if t.Sport != "" && t.Sport != sport {
-		return editing.Edited{}, invalid.Fields{{Path: "students", Message: fmt.Sprintf("%s is for %s, and most of these play %s", t.Name, t.Sport, sport)}}
+		return editing.Edited{}, invalid.Fields{
+			{Path: "students", Message: fmt.Sprintf("%s is for %s, and most of these play %s", t.Name, t.Sport, sport)},
+		}
 	}
 	in = in.Named()
 	c := chooser{in: in, needs: needs, sport: sport, library: library, space: d.Space, rests: rests(in.People)}
@@ -167,7 +336,14 @@ func (t Template) Fill(ctx context.Context, d lesson.Document, needs map[string]
 		}
 		if s.pick != noDrill {
 			if chosen == nil {
-				phrases = append(phrases, fmt.Sprintf("There is no drill for %s in the library%s; a block of technique stands in its place.", sport, map[bool]string{true: " yet", false: " that asks for nothing they rest"}[len(c.rests) == 0]))
+				phrases = append(
+					phrases,
+					fmt.Sprintf(
+						"There is no drill for %s in the library%s; a block of technique stands in its place.",
+						sport,
+						map[bool]string{true: " yet", false: " that asks for nothing they rest"}[len(c.rests) == 0],
+					),
+				)
 				block.Kind, block.Title, block.Effort = lesson.Technique, "Technique", 3
 			} else {
 				block.Drill, block.Title, block.Effort = chosen.ID, chosen.Document.Name, chosen.Document.Effort
@@ -193,7 +369,10 @@ func (t Template) Fill(ctx context.Context, d lesson.Document, needs map[string]
 			}
 			return gone
 		})
-		phrases = append(phrases, fmt.Sprintf("Left out, as %d min have no room for it: %s.", d.Minutes, strings.Join(out, ", ")))
+		phrases = append(
+			phrases,
+			fmt.Sprintf("Left out, as %d min have no room for it: %s.", d.Minutes, strings.Join(out, ", ")),
+		)
 		fitted, err = editing.ShareOut(ctx, d, "", in)
 	}
 	fitted.Sentences = append(phrases, fitted.Sentences...)

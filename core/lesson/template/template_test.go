@@ -74,7 +74,10 @@ func TestATemplateServesTheNextSteps(t *testing.T) {
 	}
 	pair, ok := template.FindTemplate("Hour for a pair")
 	require.True(t, ok)
-	needs := map[string][]catalogue.Need{"ada": {{Stroke: sports.Backhand, Rung: progress.Depth}}, "ben": {{Stroke: sports.ForehandVolley, Rung: progress.Consistency}}}
+	needs := map[string][]catalogue.Need{
+		"ada": {{Stroke: sports.Backhand, Rung: progress.Depth}},
+		"ben": {{Stroke: sports.ForehandVolley, Rung: progress.Consistency}},
+	}
 	filled, err := pair.Fill(t.Context(), d, needs, library.All(), fresh, in)
 	require.NoError(t, err)
 	require.Contains(t, fmt.Sprint(filled.Sentences), "backhand, depth, the next step of Ada.")
@@ -94,8 +97,8 @@ func TestATemplateServesTheNextSteps(t *testing.T) {
 	require.False(t, ok)
 }
 
-// Whatever one of a group is spared, no shape of a lesson asks them for it: not by its drills, not by its serving, not by what is called; nor does what is
-// proposed for them alone.
+// Whatever one of a group is spared, no shape of a lesson asks them for it: not by its drills, not by its serving, not
+// by what is called; nor does what is proposed for them alone.
 func TestNoShapeAsksForWhatIsSpared(t *testing.T) {
 	fresh := make([]string, 20)
 	for i := range fresh {
@@ -113,7 +116,8 @@ func TestNoShapeAsksForWhatIsSpared(t *testing.T) {
 					in.Settings = coach.Default()
 					d.Blocks, d.Minutes = nil, shape.Minutes
 					for i := range in.People {
-						in.People[i].Profile.Sport, in.People[i].Profile.Level, in.People[i].Profile.Age = sport, student.Club, student.Adult
+						in.People[i].Profile.Sport, in.People[i].Profile.Level, in.People[i].Profile.Age = sport, student.Club,
+							student.Adult
 						if i < sore {
 							in.People[i].Profile.Sore = []student.Sore{{Part: part, Rests: part.Proposed()}}
 						}
@@ -125,7 +129,17 @@ func TestNoShapeAsksForWhatIsSpared(t *testing.T) {
 					}
 					for _, l := range schedule.Prepare(filled.Document, in.Named()) {
 						for _, p := range l.People {
-							require.Empty(t, p.Profile.Spared(l.Asks(p)), "%s, %s, %s: %s asks %s %v", sport, shape.Name, part, l.Block.Title, p.Short, l.Block.Calls)
+							require.Empty(
+								t,
+								p.Profile.Spared(l.Asks(p)),
+								"%s, %s, %s: %s asks %s %v",
+								sport,
+								shape.Name,
+								part,
+								l.Block.Title,
+								p.Short,
+								l.Block.Calls,
+							)
 						}
 					}
 				}
@@ -134,8 +148,8 @@ func TestNoShapeAsksForWhatIsSpared(t *testing.T) {
 	}
 }
 
-// By hand: eight minutes of body warm-up are ten at 6 °C, six at 30 °C, and twelve at 6 °C with somebody of 60 and over; it is said, and the plan asks for
-// no more than the shape gives.
+// By hand: eight minutes of body warm-up are ten at 6 °C, six at 30 °C, and twelve at 6 °C with somebody of 60 and
+// over; it is said, and the plan asks for no more than the shape gives.
 func TestAWarmUpGoesByAirAndAge(t *testing.T) {
 	fresh := strings.Split("a b c d e f g h i j", " ")
 	hour, ok := template.FindTemplate("Private hour")

@@ -1,4 +1,5 @@
-// Package closing says what became of a lesson against its plan: how long each block really went, and what each student really played.
+// Package closing says what became of a lesson against its plan: how long each block really went, and what each student
+// really played.
 package closing
 
 import (
@@ -21,8 +22,9 @@ type Ran struct {
 // same is how far two lengths of a block may lie apart to be the same, in seconds: lengths come in half minutes.
 const same = 30
 
-// Against sets a lesson as it was run up to a second of it against what was planned when it began. A block that was cut is one; one that was put in
-// or left out is told. The order is that in which they were run; what was left out comes last.
+// Against sets a lesson as it was run up to a second of it against what was planned when it began. A block that was cut
+// is one; one that was put in or left out is told. The order is that in which they were run; what was left out comes
+// last.
 func Against(planned, run lesson.Document, end float64) []Ran {
 	list := []Ran{}
 	at := func(id string) int { return slices.IndexFunc(list, func(r Ran) bool { return r.Block == id }) }

@@ -22,21 +22,38 @@ func id(n int) string { return fmt.Sprintf("00000000-0000-4000-8000-%012d", n) }
 // kitOf is a lesson of a warm-up of ten minutes, a drill of eight and water of two, with three students.
 func kitOf(stored library.Stored) underway.Kit {
 	k := underway.Kit{
-		ID: id(1), Drills: map[string]drill.Document{stored.ID: stored.Document}, Settings: coach.Default(),
-		Document: lesson.Document{FormatVersion: lesson.FormatVersion, Title: "Ten", Date: "2026-03-10", Start: "16:00", Minutes: 20, Blocks: []lesson.Block{
-			{ID: id(2), Kind: lesson.Body, Title: "Body warm-up", Minutes: 10, Calls: []lesson.Call{}},
-			{ID: id(3), Kind: lesson.Drill, Title: stored.Document.Name, Minutes: 8, Drill: stored.ID, Calls: []lesson.Call{}},
-			{ID: id(4), Kind: lesson.Break, Title: "Water", Minutes: 2, Calls: []lesson.Call{}},
-		}},
+		ID:       id(1),
+		Drills:   map[string]drill.Document{stored.ID: stored.Document},
+		Settings: coach.Default(),
+		Document: lesson.Document{
+			FormatVersion: lesson.FormatVersion,
+			Title:         "Ten",
+			Date:          "2026-03-10",
+			Start:         "16:00",
+			Minutes:       20,
+			Blocks: []lesson.Block{
+				{ID: id(2), Kind: lesson.Body, Title: "Body warm-up", Minutes: 10, Calls: []lesson.Call{}},
+				{ID: id(3), Kind: lesson.Drill, Title: stored.Document.Name, Minutes: 8, Drill: stored.ID, Calls: []lesson.Call{}},
+				{ID: id(4), Kind: lesson.Break, Title: "Water", Minutes: 2, Calls: []lesson.Call{}},
+			},
+		},
 	}
 	for i, name := range []string{"Ada Fenn", "Ben Okoro", "Cleo Marsh"} {
 		k.Document.Students = append(k.Document.Students, id(10+i))
-		k.People = append(k.People, lesson.Person{ID: id(10 + i), Short: name[:3], Profile: student.Profile{Name: name, Sport: stored.Document.Sport, Hand: student.RightHand, Age: student.Adult}})
+		k.People = append(
+			k.People,
+			lesson.Person{
+				ID:      id(10 + i),
+				Short:   name[:3],
+				Profile: student.Profile{Name: name, Sport: stored.Document.Sport, Hand: student.RightHand, Age: student.Adult},
+			},
+		)
 	}
 	return k
 }
 
-// Over the whole library: a lesson that is run as planned is what was planned; one that ends sooner is not more; one that is not run is nothing.
+// Over the whole library: a lesson that is run as planned is what was planned; one that ends sooner is not more; one
+// that is not run is nothing.
 func TestWhatIsRunAsPlannedIsWhatWasPlanned(t *testing.T) {
 	for _, stored := range library.All() {
 		t.Run(stored.Document.Name, func(t *testing.T) {
@@ -71,8 +88,8 @@ func TestWhatIsRunAsPlannedIsWhatWasPlanned(t *testing.T) {
 	}
 }
 
-// Worked by hand: two balls a turn are played, and as much of the plan as was counted of it is what was played; what was counted of one is nothing
-// to the others.
+// Worked by hand: two balls a turn are played, and as much of the plan as was counted of it is what was played; what
+// was counted of one is nothing to the others.
 func TestWhatWasCountedIsWhatWasPlayed(t *testing.T) {
 	found := 0
 	for _, stored := range library.All() {
@@ -106,8 +123,8 @@ func TestWhatWasCountedIsWhatWasPlayed(t *testing.T) {
 	require.Equal(t, 1, found)
 }
 
-// Worked by hand: 28 serves, counted as 8, 7, 7 and 6 at the four measures that follow one another, are 28 serves and 28 overheads of the 48 that were
-// planned. With a limit of 30 that is told from 24 on (8 of 10), and reached at 30.
+// Worked by hand: 28 serves, counted as 8, 7, 7 and 6 at the four measures that follow one another, are 28 serves and
+// 28 overheads of the 48 that were planned. With a limit of 30 that is told from 24 on (8 of 10), and reached at 30.
 func TestCountedServesAreOverheads(t *testing.T) {
 	found := 0
 	for _, stored := range library.All() {
@@ -123,7 +140,13 @@ func TestCountedServesAreOverheads(t *testing.T) {
 		at := time.Date(2026, 3, 10, 16, 12, 0, 0, time.UTC)
 		count := func(measure, n int) underway.Courtside {
 			_, err := k.Do(t.Context(), underway.Act{ID: id(20 + measure), At: at, Tap: &underway.Tap{
-				Run: id(30 + measure), Block: id(3), Student: id(10), Measure: measure, Entry: tally.Entry{Kind: tally.Turn, Made: n - 2, Of: n, At: at},
+				Run: id(
+					30 + measure,
+				),
+				Block:   id(3),
+				Student: id(10),
+				Measure: measure,
+				Entry:   tally.Entry{Kind: tally.Turn, Made: n - 2, Of: n, At: at},
 			}})
 			require.NoError(t, err)
 			view, err := k.View(t.Context(), at)
@@ -152,10 +175,25 @@ func TestEachBlockIsSetAgainstThePlan(t *testing.T) {
 	block := func(n int, title string, minutes float64) lesson.Block {
 		return lesson.Block{ID: id(n), Title: title, Minutes: minutes}
 	}
-	planned := lesson.Document{Blocks: []lesson.Block{block(1, "Warm-up", 10), block(2, "Rallies", 20), block(3, "Serving", 10), block(4, "Talk", 5)}}
+	planned := lesson.Document{
+		Blocks: []lesson.Block{
+			block(1, "Warm-up", 10),
+			block(2, "Rallies", 20),
+			block(3, "Serving", 10),
+			block(4, "Talk", 5),
+		},
+	}
 	rest := block(5, "Rallies, harder", 9)
 	rest.Continues, rest.Anew = id(2), true
-	run := lesson.Document{Blocks: []lesson.Block{block(1, "Warm-up", 10.25), block(2, "Rallies", 14), rest, block(6, "Game", 6), block(4, "Talk", 5)}}
+	run := lesson.Document{
+		Blocks: []lesson.Block{
+			block(1, "Warm-up", 10.25),
+			block(2, "Rallies", 14),
+			rest,
+			block(6, "Game", 6),
+			block(4, "Talk", 5),
+		},
+	}
 	said := func(end float64) map[string]string {
 		list := map[string]string{}
 		for _, r := range closing.Against(planned, run, end) {
@@ -164,7 +202,11 @@ func TestEachBlockIsSetAgainstThePlan(t *testing.T) {
 		return list
 	}
 	require.Equal(t, map[string]string{
-		"Warm-up": "as planned", "Rallies": "3 min longer", "Serving": "left out", "Game": "put in, 6 min", "Talk": "2.5 min shorter",
+		"Warm-up": "as planned",
+		"Rallies": "3 min longer",
+		"Serving": "left out",
+		"Game":    "put in, 6 min",
+		"Talk":    "2.5 min shorter",
 	}, said(60*(10.25+14+9+6+2.5)))
 	require.Equal(t, "put in, and not run", said(60 * 30)["Game"])
 	require.Equal(t, "left out", said(60 * 30)["Talk"])

@@ -25,9 +25,16 @@ type Played struct {
 	Said    string          `json:"said" description:"In words; empty where nothing is played in it"`
 }
 
-// Everybody is what every student of a lesson was to play by a plan and really did up to a second of the lesson: of each block as much of what
-// it holds as was counted of it, or, where nothing was counted, as much of it as was run. It returns invalid.Fields, or ctx.Err() when cancelled.
-func Everybody(ctx context.Context, k underway.Kit, counters []underway.Counter, planned lesson.Document, end float64) ([]Played, error) {
+// Everybody is what every student of a lesson was to play by a plan and really did up to a second of the lesson: of
+// each block as much of what it holds as was counted of it, or, where nothing was counted, as much of it as was run. It
+// returns invalid.Fields, or ctx.Err() when cancelled.
+func Everybody(
+	ctx context.Context,
+	k underway.Kit,
+	counters []underway.Counter,
+	planned lesson.Document,
+	end float64,
+) ([]Played, error) {
 	in := k.Inputs()
 	timetable, list, err := put(ctx, k.Document, &in)
 	if err != nil {
@@ -41,7 +48,10 @@ func Everybody(ctx context.Context, k underway.Kit, counters []underway.Counter,
 	}
 	all := make([]Played, len(in.People))
 	for i, person := range in.People {
-		p := Played{Played: schedule.Budget{Student: person.ID, Name: person.Profile.Name, Short: person.Short}, Planned: schedule.Budget{Student: person.ID}}
+		p := Played{
+			Played:  schedule.Budget{Student: person.ID, Name: person.Profile.Name, Short: person.Short},
+			Planned: schedule.Budget{Student: person.ID},
+		}
 		if at := slices.IndexFunc(before.Budgets, func(b schedule.Budget) bool { return b.Student == person.ID }); at >= 0 {
 			p.Planned = before.Budgets[at]
 		}
@@ -81,9 +91,16 @@ func put(ctx context.Context, d lesson.Document, in *schedule.Inputs) (schedule.
 	return schedule.Make(ctx, d, *in)
 }
 
-// counted is how much of what the blocks hold that are counted as one was counted of somebody: at measures that follow one another and share the balls
-// at all of them, else at the measure of which most was; not a number where nothing was.
-func counted(person lesson.Person, under string, list []schedule.Prepared, t schedule.Timetable, counters []underway.Counter) float64 {
+// counted is how much of what the blocks hold that are counted as one was counted of somebody: at measures that follow
+// one another and share the balls at all of them, else at the measure of which most was; not a number where nothing
+// was.
+func counted(
+	person lesson.Person,
+	under string,
+	list []schedule.Prepared,
+	t schedule.Timetable,
+	counters []underway.Counter,
+) float64 {
 	share, balls, measures := math.NaN(), 0, []int{}
 	for _, c := range counters {
 		one := c.Unit == score.Ball || c.Unit == score.Sequence || c.Unit == score.Repetition || c.Unit == score.Rally

@@ -6,8 +6,8 @@ import (
 	"hodometer/core/lesson"
 )
 
-// There is how long each student of a lesson was in it up to a second of it, in seconds: in a block that names nobody all of them are. Who is in no
-// block that was run was not there.
+// There is how long each student of a lesson was in it up to a second of it, in seconds: in a block that names nobody
+// all of them are. Who is in no block that was run was not there.
 func There(d lesson.Document, end float64) map[string]float64 {
 	there := make(map[string]float64, len(d.Students))
 	for _, id := range d.Students {

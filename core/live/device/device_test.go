@@ -24,13 +24,16 @@ func ask[A any](t *testing.T, q device.Question) (a A) {
 	return a
 }
 
-// Every ready game is scored on a device as in the program: every rally counts for one of both sides, one that is won twice is left out,
-// and what is taken back was never there.
+// Every ready game is scored on a device as in the program: every rally counts for one of both sides, one that is won
+// twice is left out, and what is taken back was never there.
 func TestEveryReadyGameIsScoredOnADevice(t *testing.T) {
 	for _, ready := range library.Games() {
 		t.Run(ready.Document.Name, func(t *testing.T) {
 			for _, version := range append([]game.Version{{}}, ready.Document.Versions...) {
-				played := ask[game.Document](t, device.Question{Version: &device.VersionAsked{Document: ready.Document, Version: version.Name}})
+				played := ask[game.Document](
+					t,
+					device.Question{Version: &device.VersionAsked{Document: ready.Document, Version: version.Name}},
+				)
 				want, err := ready.Document.InLesson(version.Name, "")
 				require.NoError(t, err)
 				require.Equal(t, want.Rules.Sentences(), played.Rules.Sentences())
@@ -57,7 +60,14 @@ func TestEveryReadyGameIsScoredOnADevice(t *testing.T) {
 }
 
 func kitOf(d game.Document) scoreboard.Kit {
-	m := game.Match{FormatVersion: game.MatchVersion, Title: d.Name, Sport: d.Sport, Court: d.Court, Date: "2026-03-10", Rules: &d.Rules}
+	m := game.Match{
+		FormatVersion: game.MatchVersion,
+		Title:         d.Name,
+		Sport:         d.Sport,
+		Court:         d.Court,
+		Date:          "2026-03-10",
+		Rules:         &d.Rules,
+	}
 	names := map[string]string{}
 	for i := range d.Rules.Players() {
 		id := fmt.Sprintf("p%d", i)
@@ -67,7 +77,13 @@ func kitOf(d game.Document) scoreboard.Kit {
 }
 
 func event(n int, kind game.EventKind, side game.Side, rally int) game.Event {
-	return game.Event{ID: fmt.Sprint(n), At: time.Date(2026, 3, 10, 17, 0, n, 0, time.UTC), Kind: kind, Side: side, Rally: rally}
+	return game.Event{
+		ID:    fmt.Sprint(n),
+		At:    time.Date(2026, 3, 10, 17, 0, n, 0, time.UTC),
+		Kind:  kind,
+		Side:  side,
+		Rally: rally,
+	}
 }
 
 func TestWhatIsNoQuestionIsTold(t *testing.T) {
@@ -79,7 +95,14 @@ func TestWhatIsNoQuestionIsTold(t *testing.T) {
 }
 
 func FuzzAnswer(f *testing.F) {
-	text, err := json.Marshal(device.Question{Game: &device.GameAsked{Kit: kitOf(library.Games()[0].Document), Events: []game.Event{event(1, game.Won, game.Near, 1)}}})
+	text, err := json.Marshal(
+		device.Question{
+			Game: &device.GameAsked{
+				Kit:    kitOf(library.Games()[0].Document),
+				Events: []game.Event{event(1, game.Won, game.Near, 1)},
+			},
+		},
+	)
 	require.NoError(f, err)
 	f.Add(text)
 	f.Add([]byte(`{"lesson":{"kit":{},"acts":[],"now":"2026-03-10T17:00:00Z"}}`))

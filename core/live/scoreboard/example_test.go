@@ -10,7 +10,18 @@ import (
 
 func ExampleKit_Do() {
 	ready := library.Games()[1].Document
-	kit := scoreboard.Kit{ID: "m", Document: game.Match{FormatVersion: game.MatchVersion, Title: ready.Name, Sport: ready.Sport, Court: ready.Court, Rules: &ready.Rules, Players: []string{"ada", "ben"}}, Names: map[string]string{"ada": "Ada", "ben": "Ben"}}
+	kit := scoreboard.Kit{
+		ID: "m",
+		Document: game.Match{
+			FormatVersion: game.MatchVersion,
+			Title:         ready.Name,
+			Sport:         ready.Sport,
+			Court:         ready.Court,
+			Rules:         &ready.Rules,
+			Players:       []string{"ada", "ben"},
+		},
+		Names: map[string]string{"ada": "Ada", "ben": "Ben"},
+	}
 	if _, err := kit.Do([]game.Event{{ID: "1", Kind: game.Won, Rally: 1, Side: game.Near}}); err != nil {
 		panic(err)
 	}

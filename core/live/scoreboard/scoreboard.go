@@ -1,5 +1,5 @@
-// Package scoreboard works out what is shown of a game that is played, from all that it is played from: the same in the program and on a
-// device without the network.
+// Package scoreboard works out what is shown of a game that is played, from all that it is played from: the same in the
+// program and on a device without the network.
 package scoreboard
 
 import (
@@ -50,7 +50,8 @@ type Scored struct {
 	LeftOut []game.LeftOut `json:"leftOut" description:"Events that make no sense where they stand; all others count"`
 }
 
-// Do plays more events, and returns those that are left out. It returns invalid.Fields where none can be played; the kit is as it was then.
+// Do plays more events, and returns those that are left out. It returns invalid.Fields where none can be played; the
+// kit is as it was then.
 func (k *Kit) Do(events []game.Event) ([]game.LeftOut, error) {
 	more, left, err := k.Document.With(events)
 	if err == nil {
@@ -62,7 +63,17 @@ func (k *Kit) Do(events []game.Event) ([]game.LeftOut, error) {
 // View works a game out as far as it was played.
 func (k Kit) View() Played {
 	m := k.Document
-	p := Played{ID: k.ID, Revision: k.Revision, Archived: k.Archived, Document: m, Names: map[string]string{}, Rounds: []game.Round{}, Rules: []string{}, Fixtures: []ranking.Fixture{}, Table: []ranking.Line{}}
+	p := Played{
+		ID:       k.ID,
+		Revision: k.Revision,
+		Archived: k.Archived,
+		Document: m,
+		Names:    map[string]string{},
+		Rounds:   []game.Round{},
+		Rules:    []string{},
+		Fixtures: []ranking.Fixture{},
+		Table:    []ranking.Line{},
+	}
 	for _, id := range m.Players {
 		p.Names[id] = k.Names[id]
 	}
@@ -78,7 +89,10 @@ func (k Kit) View() Played {
 	p.Rules = m.Rules.Sentences()
 	if state, last, err := m.Course(p.Names); err == nil {
 		near, far := m.Rules.Can(state, game.Near), m.Rules.Can(state, game.Far)
-		p.State, p.Rounds, p.Next, p.Last, p.Near, p.Far = &state, state.Played, m.Rules.Next(state, p.Names), last, &near, &far
+		p.State, p.Rounds, p.Next, p.Last, p.Near, p.Far = &state, state.Played, m.Rules.Next(
+			state,
+			p.Names,
+		), last, &near, &far
 	}
 	on, err := report.OfGame(game.Document{Court: m.Court, Rules: *m.Rules}, k.Settings)
 	if err == nil {

@@ -6,8 +6,8 @@ import (
 	"hodometer/core/sport/court"
 )
 
-// landsWithin is how long after it was thrown the reply to a ball lands at the latest, in seconds: a lob to a feed from the far baseline takes
-// about 2 s in and 3 s back. Our own choice.
+// landsWithin is how long after it was thrown the reply to a ball lands at the latest, in seconds: a lob to a feed from
+// the far baseline takes about 2 s in and 3 s back. Our own choice.
 const landsWithin = 6.0
 
 // mostFlying is how many balls are waited for at once.
@@ -49,8 +49,8 @@ type Tally struct {
 	Stray  int    `json:"stray" description:"Landings that belong to no ball"`
 }
 
-// Booking books each ball that a machine throws to whoever's turn it is, and each landing that an eye sees to the ball it is of. It is for one
-// user at a time.
+// Booking books each ball that a machine throws to whoever's turn it is, and each landing that an eye sees to the ball
+// it is of. It is for one user at a time.
 type Booking struct {
 	feed   Feed
 	player int // whose turn it is
@@ -67,8 +67,8 @@ type flying struct {
 	aim *court.Shape
 }
 
-// Start has balls thrown for a feed from now on; of the same block they are counted on. It says whether the turn that was begun goes on: where its
-// player is the first one still.
+// Start has balls thrown for a feed from now on; of the same block they are counted on. It says whether the turn that
+// was begun goes on: where its player is the first one still.
 func (b *Booking) Start(f Feed) (goesOn bool) {
 	if b.feed.To.Block != f.To.Block {
 		b.turn, b.ball, b.Tally = 0, 0, Tally{Block: f.To.Block}
@@ -97,7 +97,8 @@ func (b *Booking) current() Player {
 	return b.feed.Players[b.player]
 }
 
-// Thrown books the n-th ball of a machine to whoever's turn it is, and returns to whom, and where they aim; nil where they have no target.
+// Thrown books the n-th ball of a machine to whoever's turn it is, and returns to whom, and where they aim; nil where
+// they have no target.
 func (b *Booking) Thrown(n int, now float64) (To, *court.Shape) {
 	if inTurn := max(1, b.feed.InTurn); b.ball >= inTurn && len(b.feed.Players) > 0 {
 		b.player, b.ball = (b.player+1)%len(b.feed.Players), 0
@@ -108,7 +109,10 @@ func (b *Booking) Thrown(n int, now float64) (To, *court.Shape) {
 	b.ball++
 	p := b.current()
 	to := b.feed.To
-	to.Student, to.Party, to.Measure, to.Turn, to.Ball = p.Student, p.Party, p.Measure, b.turn, (b.ball-1)%max(1, b.feed.InTurn)+1
+	to.Student, to.Party, to.Measure, to.Turn, to.Ball = p.Student, p.Party, p.Measure, b.turn, (b.ball-1)%max(
+		1,
+		b.feed.InTurn,
+	)+1
 	b.Tally.Thrown++
 	b.flying = append(b.flying, flying{n: n, at: now, to: to, aim: p.Aim})
 	if len(b.flying) > mostFlying {
@@ -117,8 +121,9 @@ func (b *Booking) Thrown(n int, now float64) (To, *court.Shape) {
 	return to, p.Aim
 }
 
-// Landed books a landing to the ball it is of: the one that the eye names, where it names none the first one that is on its way. It says whether
-// the ball is in the target of its player, and returns false as ok where it belongs to no ball, or to one that was seen already.
+// Landed books a landing to the ball it is of: the one that the eye names, where it names none the first one that is on
+// its way. It says whether the ball is in the target of its player, and returns false as ok where it belongs to no
+// ball, or to one that was seen already.
 func (b *Booking) Landed(of int, at court.Point, now float64) (to To, in, ok bool) {
 	b.flying = slices.DeleteFunc(b.flying, func(f flying) bool { return now-f.at > landsWithin })
 	i := slices.IndexFunc(b.flying, func(f flying) bool { return of == 0 || f.n == of })

@@ -8,7 +8,8 @@ import (
 	"hodometer/core/sport/court"
 )
 
-// Eye says where the balls of a player land. Its simulated player aims where they are told, and scatters round it alike in both directions.
+// Eye says where the balls of a player land. Its simulated player aims where they are told, and scatters round it alike
+// in both directions.
 type Eye struct {
 	spread float64 // metres, one standard deviation
 	chance *seeded.Numbers
@@ -31,7 +32,15 @@ func (e *Eye) Do(c Command) []Event {
 		return []Event{{Event: Refused, Why: "say where the player aims, within 100 m"}}
 	}
 	e.seen++
-	// Two numbers of a normal distribution from two alike (Box and Muller, Annals of Mathematical Statistics 29 (1958) 610).
+	// Two numbers of a normal distribution from two alike (Box and Muller, Annals of Mathematical Statistics 29 (1958)
+	// 610).
 	far, round := e.spread*math.Sqrt(-2*math.Log(1-e.chance.Share())), 2*math.Pi*e.chance.Share()
-	return []Event{{Event: Landed, N: e.seen, Ball: c.Ball, At: &court.Point{X: c.Aim.X + far*math.Cos(round), Y: c.Aim.Y + far*math.Sin(round)}}}
+	return []Event{
+		{
+			Event: Landed,
+			N:     e.seen,
+			Ball:  c.Ball,
+			At:    &court.Point{X: c.Aim.X + far*math.Cos(round), Y: c.Aim.Y + far*math.Sin(round)},
+		},
+	}
 }

@@ -33,8 +33,9 @@ func (o On) differs(now On) string {
 	return ""
 }
 
-// Guard decides whether a ball machine may throw: only in what it was started for, and only while the page that started it is heard. Times are
-// seconds of any clock that goes on. The zero Guard lets nothing be thrown. It is for one user at a time.
+// Guard decides whether a ball machine may throw: only in what it was started for, and only while the page that started
+// it is heard. Times are seconds of any clock that goes on. The zero Guard lets nothing be thrown. It is for one user
+// at a time.
 type Guard struct {
 	on      On // as the page that watches sees it
 	watcher string
@@ -70,8 +71,8 @@ func (g *Guard) Heard(watcher string, on On, now float64) {
 	}
 }
 
-// Known takes in what the program's own clock of a lesson says is on. It may lag behind the page, which tells later what was done: it counts from
-// when both have agreed on the block.
+// Known takes in what the program's own clock of a lesson says is on. It may lag behind the page, which tells later
+// what was done: it counts from when both have agreed on the block.
 func (g *Guard) Known(on On) {
 	switch {
 	case !g.open || on.Lesson != g.on.Lesson:

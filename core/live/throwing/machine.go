@@ -164,7 +164,15 @@ func (m *Machine) cannot() []Event {
 }
 
 func (m *Machine) state() Event {
-	return Event{Event: Reported, N: m.thrown, Left: m.left, Running: m.running, Jammed: m.jammed, Times: m.times, Program: m.program.Name}
+	return Event{
+		Event:   Reported,
+		N:       m.thrown,
+		Left:    m.left,
+		Running: m.running,
+		Jammed:  m.jammed,
+		Times:   m.times,
+		Program: m.program.Name,
+	}
 }
 
 // Due is when the machine throws next, if it is told something until then; ok is false where it does not.
@@ -209,7 +217,15 @@ func (m *Machine) throw(now float64) []Event {
 	m.thrown++
 	m.last = now
 	m.next = (m.next + 1) % len(m.program.Balls)
-	said := []Event{{Event: Thrown, N: m.thrown, Ball: (m.next+len(m.program.Balls)-1)%len(m.program.Balls) + 1, At: &ball.To, Left: m.left}}
+	said := []Event{
+		{
+			Event: Thrown,
+			N:     m.thrown,
+			Ball:  (m.next+len(m.program.Balls)-1)%len(m.program.Balls) + 1,
+			At:    &ball.To,
+			Left:  m.left,
+		},
+	}
 	m.due = now + max(ShortestWait, ball.Wait*m.times*(1+m.made.Jitter*(2*m.chance.Share()-1)))
 	if m.toGo > 0 && m.running {
 		if m.toGo--; m.toGo == 0 {

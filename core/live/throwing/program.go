@@ -1,5 +1,6 @@
-// Package throwing is a ball machine and an eye for landings as they behave, without wires: a machine takes a program, throws it ball by ball at its
-// rate with some jitter, has a hopper of some size, runs empty and can jam; an eye says where the balls of a player land.
+// Package throwing is a ball machine and an eye for landings as they behave, without wires: a machine takes a program,
+// throws it ball by ball at its rate with some jitter, has a hopper of some size, runs empty and can jam; an eye says
+// where the balls of a player land.
 package throwing
 
 import (
@@ -55,7 +56,12 @@ func (p Program) Check() error {
 	}
 	for i, b := range p.Balls {
 		if !(b.Wait >= ShortestWait && b.Wait <= longestWait) {
-			wrong.Add(invalid.Join("balls", i, "wait"), "%g to %g seconds until the next ball", ShortestWait, float64(longestWait))
+			wrong.Add(
+				invalid.Join("balls", i, "wait"),
+				"%g to %g seconds until the next ball",
+				ShortestWait,
+				float64(longestWait),
+			)
 		}
 		if !(b.Speed >= 0 && b.Speed <= fastest) {
 			wrong.Add(invalid.Join("balls", i, "speed"), "0 to %g m/s", float64(fastest))
@@ -67,8 +73,9 @@ func (p Program) Check() error {
 	return wrong.Err()
 }
 
-// Of is the program that feeds one turn of a drill to a player, as the drill is worked out: the balls that a feeder feeds, each at its place, speed
-// and time. A drill in which nothing is fed has none. It returns invalid.Fields, or ctx.Err() when cancelled.
+// Of is the program that feeds one turn of a drill to a player, as the drill is worked out: the balls that a feeder
+// feeds, each at its place, speed and time. A drill in which nothing is fed has none. It returns invalid.Fields, or
+// ctx.Err() when cancelled.
 func Of(ctx context.Context, d drill.Document, player footwork.Player, s coach.Settings) (Program, error) {
 	turn, err := simulation.TurnOf(ctx, d, player, s)
 	if err != nil {

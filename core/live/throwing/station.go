@@ -15,8 +15,9 @@ type Order struct {
 	One     bool // one ball only
 }
 
-// Station is a ball machine beside a lesson: what it is told, when it is stopped, and to whom its balls are thrown. Whatever is done returns what
-// the machine is to be told. Times are seconds of any clock that goes on. It is for one user at a time.
+// Station is a ball machine beside a lesson: what it is told, when it is stopped, and to whom its balls are thrown.
+// Whatever is done returns what the machine is to be told. Times are seconds of any clock that goes on. It is for one
+// user at a time.
 type Station struct {
 	Guard   Guard
 	Booking Booking
@@ -100,7 +101,8 @@ func (s *Station) Pass(now float64) []Command {
 	return nil
 }
 
-// Said takes in what the machine says. It returns to whom a ball was thrown, nil for all else, and what the machine and an eye are to be told.
+// Said takes in what the machine says. It returns to whom a ball was thrown, nil for all else, and what the machine and
+// an eye are to be told.
 func (s *Station) Said(e Event, now float64) (to *To, machine, eye []Command) {
 	switch e.Event {
 	case Reported:

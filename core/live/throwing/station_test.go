@@ -28,7 +28,15 @@ var drill = throwing.On{Lesson: "monday", Block: "drill", Played: "two and away"
 
 func players(names ...string) (list []throwing.Player) {
 	for i, name := range names {
-		list = append(list, throwing.Player{Student: name, Party: name, Measure: 1, Aim: &court.Shape{Centre: court.Point{X: float64(i), Y: 9}, Radius: 1}})
+		list = append(
+			list,
+			throwing.Player{
+				Student: name,
+				Party:   name,
+				Measure: 1,
+				Aim:     &court.Shape{Centre: court.Point{X: float64(i), Y: 9}, Radius: 1},
+			},
+		)
 	}
 	return list
 }
@@ -128,7 +136,12 @@ func everyAct() []does {
 		{"pause", func(b *bench) { b.tell(b.station.Stop("it was paused", b.now)) }, 0, "it was paused"},
 		{"held on another device", known(func(on *throwing.On) { on.Running = false }), 0, "held"},
 		{"next on another device", known(func(on *throwing.On) { on.Block = "water" }), 0, "another block"},
-		{"a version on another device", known(func(on *throwing.On) { on.Played = "easier" }), 0, "something else was played"},
+		{
+			"a version on another device",
+			known(func(on *throwing.On) { on.Played = "easier" }),
+			0,
+			"something else was played",
+		},
 		{"finished on another device", known(func(on *throwing.On) { on.Block = "" }), 0, "the lesson ended"},
 		{"the page is closed", func(b *bench) { b.pageIs = false }, throwing.WatchedFor + 1.2, "not heard for 3 s"},
 		{"the network is gone", func(b *bench) { b.pageIs = false }, throwing.WatchedFor + 1.2, "not heard for 3 s"},
@@ -136,7 +149,8 @@ func everyAct() []does {
 	}
 }
 
-// Whatever is done while a machine is in whatever state: it stands then, and throws nothing more before it is started again by a press.
+// Whatever is done while a machine is in whatever state: it stands then, and throws nothing more before it is started
+// again by a press.
 func TestAMachineStandsAfterEveryActInEveryState(t *testing.T) {
 	states := map[string]func(b *bench){
 		"switched on": func(*bench) {},
@@ -203,7 +217,8 @@ func TestAMachineStandsAfterEveryActInEveryState(t *testing.T) {
 	}
 }
 
-// A press on hold stops it at once, going on does not start it, and a press does; a page that is behind does not stop what another page started.
+// A press on hold stops it at once, going on does not start it, and a press does; a page that is behind does not stop
+// what another page started.
 func TestAMachineIsStartedAgainByAPressOnly(t *testing.T) {
 	b := newBench(t, throwing.Make{Hopper: 500})
 	require.Contains(t, (&throwing.Station{}).Guard.Start(throwing.On{}, "page", 0), "no block")
@@ -234,7 +249,8 @@ func TestAMachineIsStartedAgainByAPressOnly(t *testing.T) {
 	require.True(t, open, "the program has not agreed yet")
 }
 
-// By hand: six balls are planned, two a turn, for three in turn: each has one turn, and it stands after the sixth. Started again it is as many.
+// By hand: six balls are planned, two a turn, for three in turn: each has one turn, and it stands after the sixth.
+// Started again it is as many.
 func TestItStopsAtThePlannedNumber(t *testing.T) {
 	b := newBench(t, throwing.Make{Hopper: 500})
 	require.Empty(t, b.start(6))
@@ -247,9 +263,18 @@ func TestItStopsAtThePlannedNumber(t *testing.T) {
 	var whose []string
 	for _, to := range b.thrown {
 		whose = append(whose, fmt.Sprint(to.Student, to.Turn, to.Ball))
-		require.Equal(t, []string{"monday", "drill", "Two and Away", "page"}, []string{to.Lesson, to.Block, to.Drill, to.Watcher})
+		require.Equal(
+			t,
+			[]string{"monday", "drill", "Two and Away", "page"},
+			[]string{to.Lesson, to.Block, to.Drill, to.Watcher},
+		)
 	}
-	require.Equal(t, []string{"Ines1 1", "Ines1 2", "Bram2 1", "Ines3 1", "Ines3 2", "Bram4 1"}, whose, "the page said again that it is the turn of Ines")
+	require.Equal(
+		t,
+		[]string{"Ines1 1", "Ines1 2", "Bram2 1", "Ines3 1", "Ines3 2", "Bram4 1"},
+		whose,
+		"the page said again that it is the turn of Ines",
+	)
 	_, why := b.station.Guard.Open()
 	require.Contains(t, why, "thrown")
 	require.Empty(t, b.start(6))
@@ -294,16 +319,27 @@ func TestACoachSaysWhoseTurnItIs(t *testing.T) {
 	b.pass(0.5)
 	b.tell(b.station.Heard("page", b.on, "Noor", b.now))
 	b.pass(5)
-	require.Equal(t, []string{"Ines", "Noor", "Noor", "Ines"}, []string{b.thrown[0].Student, b.thrown[1].Student, b.thrown[2].Student, b.thrown[3].Student})
+	require.Equal(
+		t,
+		[]string{"Ines", "Noor", "Noor", "Ines"},
+		[]string{b.thrown[0].Student, b.thrown[1].Student, b.thrown[2].Student, b.thrown[3].Student},
+	)
 	require.Equal(t, []int{1, 2, 2, 3}, []int{b.thrown[0].Turn, b.thrown[1].Turn, b.thrown[2].Turn, b.thrown[3].Turn})
 }
 
-// Whatever is thrown and seen in whatever order: seen and stray landings are all landings, and no more is seen than was thrown.
+// Whatever is thrown and seen in whatever order: seen and stray landings are all landings, and no more is seen than was
+// thrown.
 func TestBallsAddUp(t *testing.T) {
 	rapid.Check(t, func(t *rapid.T) {
 		var b throwing.Booking
 		now, n, landings := 0.0, 0, 0
-		b.Start(throwing.Feed{To: throwing.To{Block: "a"}, Players: players("Ines", "Bram")[:rapid.IntRange(0, 2).Draw(t, "players")], InTurn: rapid.IntRange(0, 4).Draw(t, "in turn")})
+		b.Start(
+			throwing.Feed{
+				To:      throwing.To{Block: "a"},
+				Players: players("Ines", "Bram")[:rapid.IntRange(0, 2).Draw(t, "players")],
+				InTurn:  rapid.IntRange(0, 4).Draw(t, "in turn"),
+			},
+		)
 		for range rapid.IntRange(1, 60).Draw(t, "events") {
 			now += rapid.Float64Range(0, 3).Draw(t, "later")
 			if rapid.Bool().Draw(t, "thrown") {

@@ -31,7 +31,8 @@ func of(events []throwing.Event, kind throwing.EventKind) (list []throwing.Event
 	return list
 }
 
-// By hand: two balls, three and five seconds apart, from a hopper of five: at 0, 3, 8, 11 and 16 seconds, then it is empty.
+// By hand: two balls, three and five seconds apart, from a hopper of five: at 0, 3, 8, 11 and 16 seconds, then it is
+// empty.
 func TestAProgramByHand(t *testing.T) {
 	m := throwing.NewMachine(throwing.Make{Hopper: 5})
 	require.Equal(t, throwing.Refused, m.Do(throwing.Command{Do: throwing.Start}, 0)[0].Event)
@@ -52,7 +53,11 @@ func TestAProgramByHand(t *testing.T) {
 	require.Equal(t, []float64{0, 3, 8, 11, 16}, at)
 	balls := of(said, throwing.Thrown)
 	require.Len(t, balls, 5)
-	require.Equal(t, []int{1, 2, 1, 2, 1}, []int{balls[0].Ball, balls[1].Ball, balls[2].Ball, balls[3].Ball, balls[4].Ball})
+	require.Equal(
+		t,
+		[]int{1, 2, 1, 2, 1},
+		[]int{balls[0].Ball, balls[1].Ball, balls[2].Ball, balls[3].Ball, balls[4].Ball},
+	)
 	require.Equal(t, 0, balls[4].Left)
 	require.Len(t, of(said, throwing.Empty), 1)
 
@@ -70,8 +75,8 @@ func TestAProgramByHand(t *testing.T) {
 	require.Empty(t, m.Pass(1000))
 }
 
-// Whatever a machine is told, it throws no more balls than it has, none while it is paused, empty or jammed, none sooner than the shortest wait
-// after the last one, and with jitter each within its share of the wait.
+// Whatever a machine is told, it throws no more balls than it has, none while it is paused, empty or jammed, none
+// sooner than the shortest wait after the last one, and with jitter each within its share of the wait.
 func TestAMachineKeepsWithinItself(t *testing.T) {
 	rapid.Check(t, func(t *rapid.T) {
 		made := throwing.Make{
@@ -86,7 +91,11 @@ func TestAMachineKeepsWithinItself(t *testing.T) {
 			}
 		}
 		for range rapid.IntRange(1, 40).Draw(t, "steps") {
-			c := throwing.Command{Do: rapid.SampledFrom([]throwing.CommandKind{throwing.Load, throwing.Start, throwing.Pause, throwing.One, throwing.Gap, throwing.Fill, throwing.Clear, throwing.State, throwing.Alive, "nonsense"}).Draw(t, "do")}
+			c := throwing.Command{
+				Do: rapid.SampledFrom([]throwing.CommandKind{throwing.Load, throwing.Start, throwing.Pause, throwing.One,
+					throwing.Gap, throwing.Fill, throwing.Clear, throwing.State, throwing.Alive, "nonsense"}).
+					Draw(t, "do"),
+			}
 			switch c.Do {
 			case throwing.Load:
 				c.Program = program(rapid.SliceOfN(rapid.Float64Range(0.3, 9), 1, 5).Draw(t, "waits")...)
@@ -138,7 +147,8 @@ func TestAMachineJamsAndGoesOn(t *testing.T) {
 	require.False(t, m.Do(throwing.Command{Do: throwing.Clear}, 6)[0].Jammed)
 }
 
-// Every drill of the library in which a ball is fed is a program whose turn is as long as the drill's, with as many balls as are fed.
+// Every drill of the library in which a ball is fed is a program whose turn is as long as the drill's, with as many
+// balls as are fed.
 func TestEveryDrillIsAProgram(t *testing.T) {
 	programs := 0
 	for _, stored := range library.All() {
@@ -163,15 +173,23 @@ func TestEveryDrillIsAProgram(t *testing.T) {
 func TestAProgramThatMakesNoSenseIsRefused(t *testing.T) {
 	nan := math.NaN()
 	for name, p := range map[string]*throwing.Program{
-		"no balls": {}, "too fast": program(0.1), "never": program(nan), "for ever": program(1e9), "too many": program(make([]float64, 401)...),
-		"off the earth": {Balls: []throwing.Ball{{To: court.Point{X: 1e6}, Speed: 1, Wait: 1}}}, "no speed": {Balls: []throwing.Ball{{Speed: nan, Wait: 1}}},
+		"no balls": {}, "too fast": program(0.1), "never": program(nan), "for ever": program(1e9),
+		"too many":      program(make([]float64, 401)...),
+		"off the earth": {Balls: []throwing.Ball{{To: court.Point{X: 1e6}, Speed: 1, Wait: 1}}},
+		"no speed":      {Balls: []throwing.Ball{{Speed: nan, Wait: 1}}},
 	} {
 		require.Error(t, p.Check(), name)
-		require.Equal(t, throwing.Refused, throwing.NewMachine(throwing.Make{}).Do(throwing.Command{Do: throwing.Load, Program: p}, 0)[0].Event, name)
+		require.Equal(
+			t,
+			throwing.Refused,
+			throwing.NewMachine(throwing.Make{}).Do(throwing.Command{Do: throwing.Load, Program: p}, 0)[0].Event,
+			name,
+		)
 	}
 }
 
-// A simulated player lands round where they aim: the mean is there, and the spread is theirs; a wider one lands further off.
+// A simulated player lands round where they aim: the mean is there, and the spread is theirs; a wider one lands further
+// off.
 func TestAnEyeSeesThePlayersScatter(t *testing.T) {
 	aim := court.Point{X: 2, Y: 9}
 	off := func(spread float64) (mean court.Point, far float64) {
@@ -194,7 +212,8 @@ func TestAnEyeSeesThePlayersScatter(t *testing.T) {
 	require.InDelta(t, 2*one, two, 1e-9)
 	_, none := off(0)
 	require.Zero(t, none)
-	for _, c := range []throwing.Command{{}, {Do: throwing.Watch}, {Do: throwing.Watch, Aim: &court.Point{X: math.NaN()}}, {Do: throwing.Start}} {
+	for _, c := range []throwing.Command{{}, {Do: throwing.Watch}, {Do: throwing.Watch, Aim: &court.Point{X: math.NaN()}},
+		{Do: throwing.Start}} {
 		require.Equal(t, throwing.Refused, throwing.NewEye(1, 1).Do(c)[0].Event)
 	}
 }

@@ -20,7 +20,8 @@ const (
 	Stiff   Why = "stiff"
 )
 
-// Act is one thing that a coach does with a lesson under way, and when: exactly one of the six from tap to before is there.
+// Act is one thing that a coach does with a lesson under way, and when: exactly one of the six from tap to before is
+// there.
 type Act struct {
 	ID     string           `json:"id" format:"uuid" description:"Chosen by the device: done again, it changes nothing"`
 	At     time.Time        `json:"at" description:"By the clock of the device"`
@@ -65,7 +66,8 @@ type Reason struct {
 func (a Act) Check() error {
 	var wrong invalid.Fields
 	parts := 0
-	for _, there := range []bool{a.Tap != nil, a.Clock != nil, a.Travel != nil, a.Change != nil, a.Reason != nil, a.Before != nil} {
+	for _, there := range []bool{a.Tap != nil, a.Clock != nil, a.Travel != nil, a.Change != nil, a.Reason != nil,
+		a.Before != nil} {
 		if there {
 			parts++
 		}

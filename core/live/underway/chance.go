@@ -15,9 +15,16 @@ import (
 	"hodometer/core/lesson/schedule"
 )
 
-// chances says of the counters of the block that is on how likely their goals are met in the time that is left of it, at the pace of the plan,
-// with what is known of each student's rate. Nothing is said of goals that several bring together, of those by the clock, and of rallies.
-func (k *Kit) chances(ctx context.Context, counters []Counter, t schedule.Timetable, in schedule.Inputs, second float64) error {
+// chances says of the counters of the block that is on how likely their goals are met in the time that is left of it,
+// at the pace of the plan, with what is known of each student's rate. Nothing is said of goals that several bring
+// together, of those by the clock, and of rallies.
+func (k *Kit) chances(
+	ctx context.Context,
+	counters []Counter,
+	t schedule.Timetable,
+	in schedule.Inputs,
+	second float64,
+) error {
 	on := slices.IndexFunc(t.Blocks, func(s schedule.ScheduledBlock) bool { return second < s.End })
 	if on < 0 || t.Blocks[on].Load == nil {
 		return nil

@@ -13,8 +13,8 @@ import (
 	"hodometer/core/sport/court"
 )
 
-// count takes a count in, and returns what is new: a run of the student, and where several are on one count, one of each of them; the
-// other one of two sides has it the other way round.
+// count takes a count in, and returns what is new: a run of the student, and where several are on one count, one of
+// each of them; the other one of two sides has it the other way round.
 func (k *Kit) count(t Tap) ([]Counted, error) {
 	of, err := k.runsOf(t)
 	if err != nil {
@@ -97,7 +97,8 @@ func (k *Kit) runsOf(t Tap) ([]Counted, error) {
 // countedLate is how long after its booking what is counted of a lesson was played then, and not now.
 const countedLate = 6 * time.Hour
 
-// playedAt is when what a tap counts was played: when it was tapped, or, of a lesson that is counted long after it was given, when its block was on.
+// playedAt is when what a tap counts was played: when it was tapped, or, of a lesson that is counted long after it was
+// given, when its block was on.
 func (k Kit) playedAt(t Tap) time.Time {
 	begins, err := time.ParseInLocation(time.DateOnly+" 15:04", k.Document.Date+" "+k.Document.Start, k.At.Location())
 	if err != nil || t.Entry.At.Before(begins.Add(time.Duration(k.Document.Minutes)*time.Minute+countedLate)) {
@@ -143,7 +144,11 @@ func (k *Kit) take(c Counted) bool {
 		k.Counted[at].Runs = slices.Insert(runs, i, run)
 		return true
 	}
-	place, there := slices.BinarySearchFunc(runs[i].Entries, entry.Seq, func(e tally.Entry, seq int) int { return e.Seq - seq })
+	place, there := slices.BinarySearchFunc(
+		runs[i].Entries,
+		entry.Seq,
+		func(e tally.Entry, seq int) int { return e.Seq - seq },
+	)
 	if !there {
 		runs[i].Entries = slices.Insert(runs[i].Entries, place, entry)
 	}

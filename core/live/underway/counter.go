@@ -74,9 +74,29 @@ func (k Kit) counters(in schedule.Inputs) []Counter {
 			met, faults := make([]int, len(mine.Measures)), seen(person, summaries)
 			for i, m := range mine.Measures {
 				c := Counter{
-					Block: block.ID, Counted: block.CountedAs(), Student: person.ID, Name: person.Profile.Name, Short: person.Short, Drill: playedAs(block, document), Measure: m.Number, Called: mine.Called(m), Turn: load.Pool(mine, m, 1),
-					Realism: mine.RealismOf(m), Detail: detail(mine, m), Misses: m.Kinds(), Timed: m.Goals[0].HasTime(),
-					Again: m.Counts.NoCount, Choices: m.Counts.Choices, Court: document.Court, Rests: student.Joined(person.Profile.Rests()), Sorts: sorts(mine, m), Follows: mine.Order.Follow(), Faults: faults, Zones: []court.Zone{}, Face: mine.FaceOf(m), Can: can,
+					Block:   block.ID,
+					Counted: block.CountedAs(),
+					Student: person.ID,
+					Name:    person.Profile.Name,
+					Short:   person.Short,
+					Drill:   playedAs(block, document),
+					Measure: m.Number,
+					Called:  mine.Called(m),
+					Turn:    load.Pool(mine, m, 1),
+					Realism: mine.RealismOf(m),
+					Detail:  detail(mine, m),
+					Misses:  m.Kinds(),
+					Timed:   m.Goals[0].HasTime(),
+					Again:   m.Counts.NoCount,
+					Choices: m.Counts.Choices,
+					Court:   document.Court,
+					Rests:   student.Joined(person.Profile.Rests()),
+					Sorts:   sorts(mine, m),
+					Follows: mine.Order.Follow(),
+					Faults:  faults,
+					Zones:   []court.Zone{},
+					Face:    mine.FaceOf(m),
+					Can:     can,
 				}
 				c.share(m.Who, person, there, group.Lines)
 				if aim, ok := mine.Aimed(m); ok && m.Counts.By != drill.ByMovement && (aim.Radius > 0 || len(aim.Corners) > 2) {
@@ -161,12 +181,16 @@ func detail(d drill.Document, m drill.Measure) string {
 	return strings.Join(list, "; ")
 }
 
-// counted takes in what was counted, towards the goals as they were then, and returns how many of them are met, or over.
+// counted takes in what was counted, towards the goals as they were then, and returns how many of them are met, or
+// over.
 func (c *Counter) counted(m drill.Measure, of []done) int {
 	same := func(a done) bool { return a.Block == c.Counted && a.Measure.Number == m.Number }
 	if i := slices.IndexFunc(of, func(a done) bool { return same(a) && a.Student == c.Student }); i >= 0 {
 		m, c.Count, c.Standing, c.Over = of[i].Measure, of[i].Count, of[i].standing, of[i].over
-	} else if i := slices.IndexFunc(of, func(a done) bool { return same(a) && a.Measure.Goals.Joint() }); m.Goals.Joint() && i >= 0 {
+	} else if i := slices.IndexFunc(of, func(a done) bool {
+		return same(a) &&
+			a.Measure.Goals.Joint()
+	}); m.Goals.Joint() && i >= 0 {
 		c.Standing, c.Over = of[i].standing, of[i].over // what the others made counts too
 	} else {
 		c.Standing = m.Goals.Stand()

@@ -26,7 +26,10 @@ type scheduled = schedule.ScheduledBlock
 // An identifier made of another one is the same as the program's own library makes it.
 func TestNamesAreTheSameEverywhere(t *testing.T) {
 	rapid.Check(t, func(t *rapid.T) {
-		space, name := rapid.SampledFrom([]uuid.UUID{uuid.NameSpaceDNS, uuid.NameSpaceOID, uuid.MustParse(idOf(1, 2))}).Draw(t, "space"), rapid.String().Draw(t, "name")
+		space, name := rapid.SampledFrom([]uuid.UUID{uuid.NameSpaceDNS, uuid.NameSpaceOID, uuid.MustParse(idOf(1, 2))}).
+			Draw(t, "space"),
+			rapid.String().
+				Draw(t, "name")
 		got, err := underway.Named(space.String(), name)
 		require.NoError(t, err)
 		require.Equal(t, uuid.NewSHA1(space, []byte(name)).String(), got)
@@ -41,7 +44,16 @@ func TestADeviceAnswersLikeTheProgram(t *testing.T) {
 	require.NoError(t, err)
 	folder := t.TempDir()
 	wasm := filepath.Join(folder, "core.wasm")
-	build := exec.CommandContext(t.Context(), "go", "build", "-trimpath", "-ldflags=-s -w", "-o", wasm, "hodometer/cmd/courtside")
+	build := exec.CommandContext(
+		t.Context(),
+		"go",
+		"build",
+		"-trimpath",
+		"-ldflags=-s -w",
+		"-o",
+		wasm,
+		"hodometer/cmd/courtside",
+	)
 	build.Env = append(os.Environ(), "GOOS=js", "GOARCH=wasm")
 	out, err := build.CombinedOutput()
 	require.NoError(t, err, string(out))
@@ -53,7 +65,16 @@ func TestADeviceAnswersLikeTheProgram(t *testing.T) {
 		acts := drawActs(t, k, 0, 30)
 		before := rapid.IntRange(0, len(acts)).Draw(t, "before")
 		do(t, &k, acts[:before]...)
-		return toJSON(t, device.Question{Lesson: &device.LessonAsked{Kit: k, Acts: acts[before:], Now: after(float64(rapid.IntRange(0, 3000).Draw(t, "now")))}})
+		return toJSON(
+			t,
+			device.Question{
+				Lesson: &device.LessonAsked{
+					Kit:  k,
+					Acts: acts[before:],
+					Now:  after(float64(rapid.IntRange(0, 3000).Draw(t, "now"))),
+				},
+			},
+		)
 	})
 	const asked = 500
 	games := library.Games()
@@ -68,7 +89,10 @@ func TestADeviceAnswersLikeTheProgram(t *testing.T) {
 				match.Players = append(match.Players, idOf(3, n))
 			}
 			won := game.Event{ID: "1", At: after(1), Kind: game.Won, Side: game.Near, Rally: 1}
-			question = toJSON(t, device.Question{Game: &device.GameAsked{Kit: scoreboard.Kit{Document: match}, Events: []game.Event{won}}})
+			question = toJSON(
+				t,
+				device.Question{Game: &device.GameAsked{Kit: scoreboard.Kit{Document: match}, Events: []game.Event{won}}},
+			)
 		}
 		in.WriteString(question + "\n")
 		want[i] = string(device.Answer([]byte(question)))
@@ -77,7 +101,9 @@ func TestADeviceAnswersLikeTheProgram(t *testing.T) {
 	in.WriteString("no question\n")
 	asks, answers := filepath.Join(folder, "questions"), filepath.Join(folder, "answers")
 	require.NoError(t, os.WriteFile(asks, in.Bytes(), 0o600))
-	out, err = exec.CommandContext(t.Context(), node, "testdata/device.mjs", filepath.Join(strings.TrimSpace(string(root)), "lib/wasm/wasm_exec.js"), wasm, asks, answers).CombinedOutput()
+	out, err = exec.CommandContext(t.Context(), node, "testdata/device.mjs",
+		filepath.Join(strings.TrimSpace(string(root)), "lib/wasm/wasm_exec.js"), wasm, asks, answers).
+		CombinedOutput()
 	require.NoError(t, err, string(out))
 	text, err := os.ReadFile(answers)
 	require.NoError(t, err)

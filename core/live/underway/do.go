@@ -16,8 +16,8 @@ type Outcome struct {
 	Taken     []Counted // what is counted by it: of each attempt, what is new in it
 }
 
-// Do does one thing with the lesson. An act that was done before changes nothing. It returns invalid.Fields where the act cannot be done any
-// more, and ctx.Err() when cancelled; the kit is as it was then.
+// Do does one thing with the lesson. An act that was done before changes nothing. It returns invalid.Fields where the
+// act cannot be done any more, and ctx.Err() when cancelled; the kit is as it was then.
 func (k *Kit) Do(ctx context.Context, a Act) (Outcome, error) {
 	if err := a.Check(); err != nil {
 		return Outcome{}, err
@@ -58,7 +58,9 @@ func (k *Kit) takeBack(a Act) ([]string, error) {
 		}
 	}
 	if err := back.Check(); err != nil {
-		return nil, invalid.Fields{{Path: "before", Message: "the lesson was changed since, so that this cannot be taken back any more"}}
+		return nil, invalid.Fields{
+			{Path: "before", Message: "the lesson was changed since, so that this cannot be taken back any more"},
+		}
 	}
 	k.Becomes(back)
 	if kept {
@@ -73,7 +75,8 @@ func (k *Kit) sets(now time.Time, second float64, running bool) {
 	k.Clock = &clock
 }
 
-// held is for how many seconds the lesson stood still until an instant. One that stood for longer than its booking was forgotten.
+// held is for how many seconds the lesson stood still until an instant. One that stood for longer than its booking was
+// forgotten.
 func (k *Kit) held(now time.Time) float64 {
 	if k.Clock == nil {
 		return 0
@@ -98,7 +101,8 @@ func (k *Kit) travel(ctx context.Context, t editing.Travel, now time.Time) ([]st
 	return then.Sentences, nil
 }
 
-// change does one thing to the lesson. The identifiers of what it cuts are made from its own, so that they are the same wherever it is done.
+// change does one thing to the lesson. The identifiers of what it cuts are made from its own, so that they are the same
+// wherever it is done.
 func (k *Kit) change(ctx context.Context, a Act) ([]string, error) {
 	fresh := make([]string, 2)
 	for i, part := range []string{"first", "second"} {

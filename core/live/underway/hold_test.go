@@ -16,7 +16,8 @@ import (
 	"hodometer/internal/long"
 )
 
-// everyKind is a lesson with a block of every kind, in which players change places every minute, and something is called by the minute.
+// everyKind is a lesson with a block of every kind, in which players change places every minute, and something is
+// called by the minute.
 func everyKind(t require.TestingT) underway.Kit {
 	all := library.All()
 	k := kitOf(4, all[0])
@@ -25,7 +26,14 @@ func everyKind(t require.TestingT) underway.Kit {
 	k.Document.Blocks = nil
 	for i, each := range kinds {
 		kind := each.(lesson.Kind)
-		b := lesson.Block{ID: idOf(2, 1+i), Kind: kind, Title: string(kind), Minutes: 10, Effort: 4, Calls: []lesson.Call{{Minute: 2.5, Text: "change sides"}, {Minute: 9, Text: "last minute"}}}
+		b := lesson.Block{
+			ID:      idOf(2, 1+i),
+			Kind:    kind,
+			Title:   string(kind),
+			Minutes: 10,
+			Effort:  4,
+			Calls:   []lesson.Call{{Minute: 2.5, Text: "change sides"}, {Minute: 9, Text: "last minute"}},
+		}
 		if kind.Drilled() {
 			b.Drill = all[0].ID
 		} else {
@@ -45,19 +53,29 @@ func calls(t require.TestingT, k underway.Kit, from time.Time) (list []string) {
 	for _, cue := range seen.Sheet {
 		if cue.Second > seen.Second {
 			at := zero.Add(time.Duration(cue.Second * float64(time.Second)))
-			list = append(list, fmt.Sprintf("%d %s %s", at.Sub(four).Round(10*time.Millisecond).Milliseconds(), cue.Kind, cue.Text))
+			list = append(
+				list,
+				fmt.Sprintf("%d %s %s", at.Sub(four).Round(10*time.Millisecond).Milliseconds(), cue.Kind, cue.Text),
+			)
 		}
 	}
 	for _, b := range seen.Lesson.Plan.Blocks {
 		if b.End > seen.Second {
-			list = append(list, fmt.Sprintf("%d end of %s", zero.Add(time.Duration(b.End*float64(time.Second))).Sub(four).Round(10*time.Millisecond).Milliseconds(), b.Title))
+			list = append(
+				list,
+				fmt.Sprintf(
+					"%d end of %s",
+					zero.Add(time.Duration(b.End*float64(time.Second))).Sub(four).Round(10*time.Millisecond).Milliseconds(),
+					b.Title,
+				),
+			)
 		}
 	}
 	return list
 }
 
-// R24: held for 67 s anywhere in any kind of block, once or twice, every call, change and end that was still to come comes exactly 67 s later, none is
-// lost or doubled; on a second device too, which has all of it from the same acts.
+// R24: held for 67 s anywhere in any kind of block, once or twice, every call, change and end that was still to come
+// comes exactly 67 s later, none is lost or doubled; on a second device too, which has all of it from the same acts.
 func TestWhatIsHeldComesLater(t *testing.T) {
 	long.Check(t, func(t *rapid.T) {
 		k := everyKind(t)
@@ -80,7 +98,12 @@ func TestWhatIsHeldComesLater(t *testing.T) {
 		require.InDelta(t, held, view(t, k, at).Late, 1)
 
 		again := underway.Act{ID: idOf(4, 4), At: at, Clock: &underway.ClockChange{Second: second}}
-		do(t, &k, again, underway.Act{ID: idOf(4, 5), At: at.Add(67 * time.Second), Travel: &editing.Travel{Kind: editing.Held}})
+		do(
+			t,
+			&k,
+			again,
+			underway.Act{ID: idOf(4, 5), At: at.Add(67 * time.Second), Travel: &editing.Travel{Kind: editing.Held}},
+		)
 		require.Equal(t, later(want, held+67), calls(t, k, at.Add(67*time.Second)))
 	})
 }

@@ -7,8 +7,8 @@ import (
 	"strings"
 )
 
-// derivedID makes the identifier that belongs to a name under another identifier: the same on every device. It is a UUID of version 5
-// (RFC 9562, section 5.5). It fails where the other one is no UUID.
+// derivedID makes the identifier that belongs to a name under another identifier: the same on every device. It is a
+// UUID of version 5 (RFC 9562, section 5.5). It fails where the other one is no UUID.
 func derivedID(space, name string) (string, error) {
 	under, err := hex.DecodeString(strings.ReplaceAll(space, "-", ""))
 	if err != nil || len(under) != 16 {

@@ -1,5 +1,6 @@
-// Package underway runs a lesson: what is done with it, one act after the other, and what a coach sees of it at an instant. It
-// needs nothing but what it is given, so that a device does the same without the network as the program does.
+// Package underway runs a lesson: what is done with it, one act after the other, and what a coach sees of it at an
+// instant. It needs nothing but what it is given, so that a device does the same without the network as the program
+// does.
 package underway
 
 import (
@@ -86,11 +87,21 @@ type done struct {
 func (k Kit) summaries() []done {
 	list := make([]done, len(k.Counted))
 	inOrder := slices.SortedFunc(slices.Values(k.Counted), func(a, b Counted) int {
-		return cmp.Or(a.At.Compare(b.At), cmp.Compare(a.Block, b.Block), cmp.Compare(a.Student, b.Student), cmp.Compare(a.Measure.Number, b.Measure.Number))
+		return cmp.Or(
+			a.At.Compare(b.At),
+			cmp.Compare(a.Block, b.Block),
+			cmp.Compare(a.Student, b.Student),
+			cmp.Compare(a.Measure.Number, b.Measure.Number),
+		)
 	})
 	for i, c := range inOrder {
 		standing := c.Measure.Goals.Stand(c.devices()...)
-		list[i] = done{Attempt: c.Attempt, Summary: tally.Summarise(c.devices()...), standing: standing, over: c.Measure.Goals.Over(standing, c.devices()...)}
+		list[i] = done{
+			Attempt:  c.Attempt,
+			Summary:  tally.Summarise(c.devices()...),
+			standing: standing,
+			over:     c.Measure.Goals.Over(standing, c.devices()...),
+		}
 	}
 	for i, a := range list {
 		if !a.Measure.Goals.Joint() {

@@ -24,7 +24,12 @@ func TestALessonThatIsCountedLateWasPlayedThen(t *testing.T) {
 		k := kitOf(1, library.All()[0])
 		k.At = begins.Add(time.Hour)
 		block := k.Document.Blocks[2].ID
-		tap := underway.Tap{Run: idOf(5, 1), Block: block, Student: k.Document.Students[0], Entry: tally.Entry{Kind: tally.Made, At: begins.Add(at).UTC()}}
+		tap := underway.Tap{
+			Run:     idOf(5, 1),
+			Block:   block,
+			Student: k.Document.Students[0],
+			Entry:   tally.Entry{Kind: tally.Made, At: begins.Add(at).UTC()},
+		}
 		do(t, &k, underway.Act{ID: idOf(4, 1), At: begins.Add(at), Tap: &tap})
 		require.True(t, want.Equal(k.Counted[0].At), "%v: %v", at, k.Counted[0].At)
 		require.True(t, begins.Add(at).Equal(k.Counted[0].Runs[0].Entries[0].At), "when it was tapped stays what it is")

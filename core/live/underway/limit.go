@@ -43,8 +43,9 @@ func sorts(d drill.Document, m drill.Measure) []student.LimitOf {
 	return list
 }
 
-// CountedOf is how many balls of a sort were counted of a student in a lesson: of measures that follow one another all of them, of those beside each
-// other that of which most was, since they may be of the same balls. Balls of a rally are not known.
+// CountedOf is how many balls of a sort were counted of a student in a lesson: of measures that follow one another all
+// of them, of those beside each other that of which most was, since they may be of the same balls. Balls of a rally are
+// not known.
 func CountedOf(counters []Counter, studentID string, of student.LimitOf) int {
 	type key struct {
 		block   string

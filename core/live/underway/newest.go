@@ -13,8 +13,8 @@ type Newest struct {
 	At  time.Time `json:"at"`
 }
 
-// newest is the newest count of a counter, faults aside; nil where nothing is counted. Where several are on one count, it is that of the run
-// that was tapped.
+// newest is the newest count of a counter, faults aside; nil where nothing is counted. Where several are on one count,
+// it is that of the run that was tapped.
 func (k Kit) newest(c Counter) *Newest {
 	same := func(a Counted) bool { return a.Block == c.Counted && a.Measure.Number == c.Measure }
 	i := slices.IndexFunc(k.Counted, func(a Counted) bool { return same(a) && a.Student == c.Party })

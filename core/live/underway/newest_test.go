@@ -10,8 +10,8 @@ import (
 	"hodometer/core/live/underway"
 )
 
-// In every drill of the library, whoever counted a student last holds that count, for everybody who is on it; a fault that another one
-// notes changes nothing.
+// In every drill of the library, whoever counted a student last holds that count, for everybody who is on it; a fault
+// that another one notes changes nothing.
 func TestWhoCountedLastHoldsTheCount(t *testing.T) {
 	for _, stored := range library.All() {
 		t.Run(stored.Document.Name, func(t *testing.T) {
@@ -25,7 +25,15 @@ func TestWhoCountedLastHoldsTheCount(t *testing.T) {
 			c := view.Counters[0]
 			tap := func(n int, run, student string, e tally.Entry) {
 				e.At = after(float64(n))
-				do(t, &k, underway.Act{ID: idOf(9, n), At: e.At, Tap: &underway.Tap{Run: run, Block: block, Student: student, Measure: c.Measure, Entry: e}})
+				do(
+					t,
+					&k,
+					underway.Act{
+						ID:  idOf(9, n),
+						At:  e.At,
+						Tap: &underway.Tap{Run: run, Block: block, Student: student, Measure: c.Measure, Entry: e},
+					},
+				)
 			}
 			held := func() map[string]string {
 				view, err := k.View(t.Context(), after(20))

@@ -8,7 +8,8 @@ import (
 	"hodometer/core/live/throwing"
 )
 
-// On is what is on in a lesson at an instant by its clock, for whatever throws beside it. A clock of nil is that of a lesson that was not begun.
+// On is what is on in a lesson at an instant by its clock, for whatever throws beside it. A clock of nil is that of a
+// lesson that was not begun.
 func On(id string, d lesson.Document, clock *lesson.Clock, finished bool, now time.Time) throwing.On {
 	on := throwing.On{Lesson: id}
 	if clock == nil || finished {

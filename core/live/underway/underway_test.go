@@ -33,20 +33,56 @@ func after(seconds float64) time.Time { return four.Add(time.Duration(seconds * 
 // kitOf is a lesson of two blocks of ten minutes and of some drills, eight minutes each, with so many people.
 func kitOf(people int, drills ...library.Stored) underway.Kit {
 	k := underway.Kit{
-		ID: idOf(1, 0), Revision: 1, Drills: map[string]drill.Document{}, Games: map[string]game.Document{}, Settings: coach.Default(),
-		Document: lesson.Document{FormatVersion: lesson.FormatVersion, Title: "Ten", Date: "2026-03-10", Start: "16:00", Minutes: 20 + 8*len(drills), Blocks: []lesson.Block{
-			{ID: idOf(2, 1), Kind: lesson.Body, Title: "Body warm-up", Minutes: 10, Effort: 3, Calls: []lesson.Call{}},
-			{ID: idOf(2, 2), Kind: lesson.Break, Title: "Water", Minutes: 10, Calls: []lesson.Call{}},
-		}},
+		ID: idOf(
+			1,
+			0,
+		),
+		Revision: 1,
+		Drills:   map[string]drill.Document{},
+		Games:    map[string]game.Document{},
+		Settings: coach.Default(),
+		Document: lesson.Document{
+			FormatVersion: lesson.FormatVersion,
+			Title:         "Ten",
+			Date:          "2026-03-10",
+			Start:         "16:00",
+			Minutes:       20 + 8*len(drills),
+			Blocks: []lesson.Block{
+				{ID: idOf(2, 1), Kind: lesson.Body, Title: "Body warm-up", Minutes: 10, Effort: 3, Calls: []lesson.Call{}},
+				{ID: idOf(2, 2), Kind: lesson.Break, Title: "Water", Minutes: 10, Calls: []lesson.Call{}},
+			},
+		},
 	}
 	for i, d := range drills {
 		k.Drills[d.ID] = d.Document
-		k.Document.Blocks = append(k.Document.Blocks, lesson.Block{ID: idOf(2, 3+i), Kind: lesson.Drill, Title: d.Document.Name, Minutes: 8, Effort: 5, Drill: d.ID, Calls: []lesson.Call{}})
+		k.Document.Blocks = append(
+			k.Document.Blocks,
+			lesson.Block{
+				ID:      idOf(2, 3+i),
+				Kind:    lesson.Drill,
+				Title:   d.Document.Name,
+				Minutes: 8,
+				Effort:  5,
+				Drill:   d.ID,
+				Calls:   []lesson.Call{},
+			},
+		)
 	}
 	for i := range people {
 		hand := []student.Hand{student.RightHand, student.LeftHand}[i%2]
 		id := idOf(3, i)
-		k.People = append(k.People, lesson.Person{ID: id, Profile: student.Profile{Name: fmt.Sprintf("Player %c", 'A'+i), Hand: hand, Age: student.Adult, Watch: []string{"late split step"}}})
+		k.People = append(
+			k.People,
+			lesson.Person{
+				ID: id,
+				Profile: student.Profile{
+					Name:  fmt.Sprintf("Player %c", 'A'+i),
+					Hand:  hand,
+					Age:   student.Adult,
+					Watch: []string{"late split step"},
+				},
+			},
+		)
 		k.Document.Students = append(k.Document.Students, id)
 	}
 	for _, b := range k.Document.Blocks[2:] {
@@ -75,7 +111,8 @@ func do(t require.TestingT, k *underway.Kit, acts ...underway.Act) underway.Done
 	return done
 }
 
-// By hand: begun at four, held at 16:03 for two minutes, one more minute, caught up, on to the next block at 16:11:30, when 9:30 of the first were played.
+// By hand: begun at four, held at 16:03 for two minutes, one more minute, caught up, on to the next block at 16:11:30,
+// when 9:30 of the first were played.
 func TestALessonByHand(t *testing.T) {
 	k := kitOf(1, library.All()[0])
 	first, next := k.Document.Blocks[0].ID, k.Document.Blocks[1].ID
@@ -92,24 +129,56 @@ func TestALessonByHand(t *testing.T) {
 	seen := view(t, k, after(310))
 	require.InDelta(t, 190, seen.Second, 1e-9, "and it goes on where it stood")
 	require.InDelta(t, planned+120-seen.Lesson.Plan.Booked, seen.Late, 0.5)
-	do(t, &k, underway.Act{ID: idOf(4, 4), At: after(320), Travel: &editing.Travel{Kind: editing.Longer, Block: first, Gone: 200, Minutes: 1}})
+	do(
+		t,
+		&k,
+		underway.Act{
+			ID:     idOf(4, 4),
+			At:     after(320),
+			Travel: &editing.Travel{Kind: editing.Longer, Block: first, Gone: 200, Minutes: 1},
+		},
+	)
 	require.InDelta(t, 11, k.Document.Blocks[0].Minutes, 0.01)
 	do(t, &k, underway.Act{ID: idOf(4, 10), At: after(330), Travel: &editing.Travel{Kind: editing.CatchUp}})
 	seen = view(t, k, after(330))
 	require.Zero(t, seen.Late)
 	require.InDelta(t, 210, seen.Second, 1e-9)
 	require.InDelta(t, seen.Lesson.Plan.Booked, seen.Lesson.Plan.Planned+120, 1, "it ends with its booking")
-	do(t, &k, underway.Act{ID: idOf(4, 5), At: after(690), Travel: &editing.Travel{Kind: editing.GoOn, Block: first, Gone: 570}})
+	do(
+		t,
+		&k,
+		underway.Act{ID: idOf(4, 5), At: after(690), Travel: &editing.Travel{Kind: editing.GoOn, Block: first, Gone: 570}},
+	)
 	seen = view(t, k, after(691))
 	require.InDelta(t, 571, seen.Second, 0.7)
-	require.Equal(t, next, seen.Lesson.Document.Blocks[slices.IndexFunc(seen.Lesson.Plan.Blocks, func(b scheduled) bool { return seen.Second < b.End })].ID)
+	require.Equal(
+		t,
+		next,
+		seen.Lesson.Document.Blocks[slices.IndexFunc(seen.Lesson.Plan.Blocks,
+			func(b scheduled) bool { return seen.Second < b.End })].ID,
+	)
 	require.InDelta(t, seen.Lesson.Plan.Booked, seen.Lesson.Plan.Planned+120, 6, "the booking is what it was")
 
-	refused := do(t, &k,
+	refused := do(
+		t,
+		&k,
 		underway.Act{ID: idOf(4, 6), At: after(600), Travel: &editing.Travel{Kind: editing.GoOn, Block: idOf(2, 9)}},
 		underway.Act{ID: idOf(4, 7), At: after(600)},
-		underway.Act{ID: idOf(4, 8), At: after(600), Change: &editing.Edit{Kind: editing.SetAttendance, Attendance: &editing.Attendance{Present: []string{idOf(3, 5)}}}},
-		underway.Act{ID: idOf(4, 9), At: after(600), Tap: &underway.Tap{Run: idOf(5, 1), Block: k.Document.Blocks[2].ID, Student: idOf(3, 5), Entry: tally.Entry{Kind: tally.Made, At: four}}},
+		underway.Act{
+			ID:     idOf(4, 8),
+			At:     after(600),
+			Change: &editing.Edit{Kind: editing.SetAttendance, Attendance: &editing.Attendance{Present: []string{idOf(3, 5)}}},
+		},
+		underway.Act{
+			ID: idOf(4, 9),
+			At: after(600),
+			Tap: &underway.Tap{
+				Run:     idOf(5, 1),
+				Block:   k.Document.Blocks[2].ID,
+				Student: idOf(3, 5),
+				Entry:   tally.Entry{Kind: tally.Made, At: four},
+			},
+		},
 	)
 	require.Len(t, refused.Refused, 4)
 	require.Equal(t, seen.Lesson.Document, view(t, k, after(691)).Lesson.Document, "what cannot be done changes nothing")
@@ -142,20 +211,47 @@ func drawActs(t *rapid.T, k underway.Kit, device, most int) []underway.Act {
 		case 1:
 			act.Travel = &editing.Travel{Kind: editing.Held}
 		case 2:
-			act.Travel = &editing.Travel{Kind: rapid.SampledFrom([]editing.Going{editing.Longer, editing.GoOn, editing.GoBack}).Draw(t, "going"), Block: block.ID, Gone: gone, Minutes: 1}
+			act.Travel = &editing.Travel{
+				Kind:    rapid.SampledFrom([]editing.Going{editing.Longer, editing.GoOn, editing.GoBack}).Draw(t, "going"),
+				Block:   block.ID,
+				Gone:    gone,
+				Minutes: 1,
+			}
 		case 3:
 			act.Change = &editing.Edit{Kind: editing.SetTurns, Block: block.ID, Turns: 1 + n%9}
 		case 4:
 			here := rapid.IntRange(1, len(k.People)).Draw(t, "here")
-			act.Change = &editing.Edit{Kind: editing.SetAttendance, Attendance: &editing.Attendance{Present: k.Document.Students[:here], Second: second}}
+			act.Change = &editing.Edit{
+				Kind:       editing.SetAttendance,
+				Attendance: &editing.Attendance{Present: k.Document.Students[:here], Second: second},
+			}
 		case 5:
-			act.Change = &editing.Edit{Kind: editing.Adjust, Block: block.ID, Gone: gone, Step: &feed.Transformation{Kind: rapid.SampledFrom([]feed.TransformationKind{feed.ToOtherWing, feed.DropTask}).Draw(t, "step")}}
+			act.Change = &editing.Edit{
+				Kind:  editing.Adjust,
+				Block: block.ID,
+				Gone:  gone,
+				Step: &feed.Transformation{
+					Kind: rapid.SampledFrom([]feed.TransformationKind{feed.ToOtherWing, feed.DropTask}).Draw(t, "step"),
+				},
+			}
 		case 6:
-			act.Change = &editing.Edit{Kind: editing.Adjust, Block: block.ID, Gone: gone, Size: rapid.SampledFrom([]float64{0.8, 1.25}).Draw(t, "size")}
+			act.Change = &editing.Edit{
+				Kind:  editing.Adjust,
+				Block: block.ID,
+				Gone:  gone,
+				Size:  rapid.SampledFrom([]float64{0.8, 1.25}).Draw(t, "size"),
+			}
 		default:
-			student, measure := k.Document.Students[rapid.IntRange(0, len(k.People)-1).Draw(t, "student")], rapid.IntRange(0, 2).Draw(t, "measure")
+			student, measure := k.Document.Students[rapid.IntRange(0, len(k.People)-1).Draw(t, "student")], rapid.IntRange(0, 2).
+				Draw(t, "measure")
 			key := fmt.Sprint(block.ID, student, measure)
-			entry := tally.Entry{Seq: seq[key], At: act.At, Kind: rapid.SampledFrom([]tally.Kind{tally.Made, tally.Missed, tally.Turn, tally.Undo, tally.Rally, tally.Fault, tally.Again}).Draw(t, "kind")}
+			entry := tally.Entry{
+				Seq: seq[key],
+				At:  act.At,
+				Kind: rapid.SampledFrom([]tally.Kind{tally.Made, tally.Missed, tally.Turn, tally.Undo, tally.Rally, tally.Fault,
+					tally.Again}).
+					Draw(t, "kind"),
+			}
 			switch entry.Kind {
 			case tally.Turn:
 				entry.Made, entry.Of = n%6, 6
@@ -165,7 +261,13 @@ func drawActs(t *rapid.T, k underway.Kit, device, most int) []underway.Act {
 				entry.Fault = "late split step"
 			}
 			seq[key]++
-			act.Tap = &underway.Tap{Run: uuid.NewSHA1(uuid.NameSpaceOID, []byte(fmt.Sprint(device, key))).String(), Block: block.ID, Student: student, Measure: measure, Entry: entry}
+			act.Tap = &underway.Tap{
+				Run:     uuid.NewSHA1(uuid.NameSpaceOID, []byte(fmt.Sprint(device, key))).String(),
+				Block:   block.ID,
+				Student: student,
+				Measure: measure,
+				Entry:   entry,
+			}
 		}
 		acts = append(acts, act)
 	}
@@ -218,7 +320,8 @@ func toJSON(t require.TestingT, v any) string {
 	return string(text)
 }
 
-// What is left of a block, and what was made, moves the chance to meet a goal in it: later and missed never more likely, made never less.
+// What is left of a block, and what was made, moves the chance to meet a goal in it: later and missed never more
+// likely, made never less.
 func TestTheChanceInTheTimeThatIsLeft(t *testing.T) {
 	said := 0
 	for _, stored := range library.All() {
@@ -248,7 +351,21 @@ func TestTheChanceInTheTimeThatIsLeft(t *testing.T) {
 		tap := func(n int, kind tally.Kind) underway.Kit {
 			then := k.Copy()
 			for i := range n {
-				do(t, &then, underway.Act{ID: idOf(4, 2+i), At: four, Tap: &underway.Tap{Run: idOf(5, 1), Block: block, Student: k.Document.Students[0], Measure: measure, Entry: tally.Entry{Seq: i, Kind: kind, At: four}}})
+				do(
+					t,
+					&then,
+					underway.Act{
+						ID: idOf(4, 2+i),
+						At: four,
+						Tap: &underway.Tap{
+							Run:     idOf(5, 1),
+							Block:   block,
+							Student: k.Document.Students[0],
+							Measure: measure,
+							Entry:   tally.Entry{Seq: i, Kind: kind, At: four},
+						},
+					},
+				)
 			}
 			return then
 		}

@@ -39,10 +39,31 @@ func (k Kit) View(ctx context.Context, now time.Time) (Courtside, error) {
 	}
 	return Courtside{
 		Lesson: plan.Lesson{
-			ID: k.ID, Revision: k.Revision, Archived: k.Archived, State: k.state(), Document: k.Document, People: plan.People(in), Clashes: []string{},
-			Plan: plan.Plan{Timetable: timetable, Findings: []finding.Finding{}, Cautions: []string{}, Metrics: []metric.Metric{}, Prospects: []prospect.Block{}},
+			ID:       k.ID,
+			Revision: k.Revision,
+			Archived: k.Archived,
+			State:    k.state(),
+			Document: k.Document,
+			People:   plan.People(in),
+			Clashes:  []string{},
+			Plan: plan.Plan{
+				Timetable: timetable,
+				Findings:  []finding.Finding{},
+				Cautions:  []string{},
+				Metrics:   []metric.Metric{},
+				Prospects: []prospect.Block{},
+			},
 		},
-		Sheet: runsheet.Cues(k.Document, timetable, in), Clock: k.Clock, Second: k.at(now), Late: k.late(now, timetable), Court: in.Court(k.Document).ID, Counters: counters,
+		Sheet: runsheet.Cues(
+			k.Document,
+			timetable,
+			in,
+		),
+		Clock:    k.Clock,
+		Second:   k.at(now),
+		Late:     k.late(now, timetable),
+		Court:    in.Court(k.Document).ID,
+		Counters: counters,
 	}, nil
 }
 

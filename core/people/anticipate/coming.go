@@ -41,7 +41,11 @@ func (b board) plays(l sports.Likely, from court.Point) (Coming, ball) {
 	if wall, ok := path.First(flight.Walled); ok {
 		coming.Wall = wall.P.Z
 	}
-	return coming, ball{coming: b.drill.Coming(b.Player, launch, coming.Landing, sports.Of(c.Sport).Answers), chance: l.Chance, sooner: sooner}
+	return coming, ball{
+		coming: b.drill.Coming(b.Player, launch, coming.Landing, sports.Of(c.Sport).Answers),
+		chance: l.Chance,
+		sooner: sooner,
+	}
 }
 
 // offTheSideWall is where a boast leaves the side wall, and how long after the strike. How fast it gets there is common

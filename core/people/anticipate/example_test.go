@@ -19,7 +19,15 @@ func ExampleQuestion_Answer() {
 	// The opponent is deep in the forehand corner, at ease, after a clear: where should one wait?
 	situation, _ := anticipate.Find(court.Badminton, "badminton-1")
 	player := footwork.For(c.Sport, student.Adult, student.Club, student.RightHand, student.OneHanded)
-	answer, err := anticipate.Question{World: sports.World(c, ""), Situation: situation, Opponent: student.RightHand, Power: 0.84, Player: player}.Answer(context.Background())
+	answer, err := anticipate.Question{
+		World:     sports.World(c, ""),
+		Situation: situation,
+		Opponent:  student.RightHand,
+		Power:     0.84,
+		Player:    player,
+	}.Answer(
+		context.Background(),
+	)
 	if err != nil {
 		panic(err)
 	}

@@ -14,7 +14,13 @@ func (b board) bounds() (low, high court.Point) {
 	case c.Above > 0:
 		return court.Point{X: -c.Width/2 - 0.5, Y: -c.Length/2 - 1.8}, court.Point{X: c.Width/2 + 0.5, Y: -c.Length/2 - 0.3}
 	case !c.HasNet():
-		return court.Point{X: -c.Width/2 + beside, Y: -c.Length/2 + beside}, court.Point{X: c.Width/2 - beside, Y: c.Length/2 - 1}
+		return court.Point{
+				X: -c.Width/2 + beside,
+				Y: -c.Length/2 + beside,
+			}, court.Point{
+				X: c.Width/2 - beside,
+				Y: c.Length/2 - 1,
+			}
 	}
 	if c.PlaysWalls() {
 		return court.Point{X: -c.Width/2 + beside, Y: -c.Length/2 + beside}, court.Point{X: c.Width/2 - beside, Y: -atNet}

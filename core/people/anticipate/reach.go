@@ -21,15 +21,19 @@ const (
 	along  = 12
 )
 
-// reach is what is reached from each of some stands, of balls that land all over the near half; none of a landing to which no
-// ball can be played.
+// reach is what is reached from each of some stands, of balls that land all over the near half; none of a landing to
+// which no ball can be played.
 func (b board) reach(from court.Point, stands []Stand) []Reached {
 	c, list := b.World.Court, []Reached{}
 	strokes := sports.Of(c.Sport).Answers
 	for row := range along {
 		for column := range across {
 			at := court.Point{X: ((float64(column)+0.5)/across - 0.5) * c.Singles, Y: c.AtDepth((float64(row) + 0.5) / along)}
-			l, err := b.drill.Reply(feed.Task{Stroke: sports.Forehand, ReplyPace: sports.GamePace}, flight.Above(from, b.Situation.High), at)
+			l, err := b.drill.Reply(
+				feed.Task{Stroke: sports.Forehand, ReplyPace: sports.GamePace},
+				flight.Above(from, b.Situation.High),
+				at,
+			)
 			if err != nil {
 				continue
 			}

@@ -97,15 +97,29 @@ func theReply(name string) string {
 // Derivation says how what is held came about.
 func (a Answer) Derivation(s Stand) metric.Derivation {
 	d := metric.Derivation{
-		Figure: "Held, " + string(s.School), Value: hundredth(s.Held) + " of 100",
-		Formula: fmt.Sprintf("the sum over the replies of chance × how often it is reached (the own start varies by %g s) × how well it is met: 1 at ease, the less the more hurried, %g at least; replies fly as they do in play, and places up to %s from the middle were tried", start, poorest, units.Metres.Length(a.Within)),
-		Source:  "Flights and runs as in every drill; likely replies, and what a hurried ball is worth: common practice, no source",
-		Inputs:  []metric.Input{},
+		Figure: "Held, " + string(s.School),
+		Value:  hundredth(s.Held) + " of 100",
+		Formula: fmt.Sprintf(
+			"the sum over the replies of chance × how often it is reached (the own start varies by %g s) × how well it is "+
+				"met: 1 at ease, the less the more hurried, %g at least; replies fly as they do in play, and places up to %s "+
+				"from the middle were tried",
+			start,
+			poorest,
+			units.Metres.Length(a.Within),
+		),
+		Source: "Flights and runs as in every drill; likely replies, and what a hurried ball is worth: common practice, " +
+			"no source",
+		Inputs: []metric.Input{},
 	}
 	for i, c := range a.Coming {
 		value := "cannot be played from there: " + c.Why
 		if c.Possible {
-			value = fmt.Sprintf("%s of 100 × %s of 100 held; %s s until it lands", hundredth(c.Chance), hundredth(s.Each[i]), units.Decimal(c.Seconds, 2))
+			value = fmt.Sprintf(
+				"%s of 100 × %s of 100 held; %s s until it lands",
+				hundredth(c.Chance),
+				hundredth(s.Each[i]),
+				units.Decimal(c.Seconds, 2),
+			)
 		}
 		d.Inputs = append(d.Inputs, metric.Input{Name: c.Reply, Value: value})
 	}

@@ -1,7 +1,7 @@
 // Package anticipate is what an opponent is likely to play, where to wait for it, and how wide the angles are.
 //
-// The opponent is at the far end, in squash anywhere in front of a player; places and axes are those of package court. Left and
-// right are the near player's.
+// The opponent is at the far end, in squash anywhere in front of a player; places and axes are those of package court.
+// Left and right are the near player's.
 package anticipate
 
 import (
@@ -159,8 +159,8 @@ func lands(r sports.Reply, c court.Court, from court.Point, hand student.Hand) c
 	return p
 }
 
-// Sharpened are chances drawn together with how often each reply was seen: what is thought before counts as twenty balls.
-// Common practice, no source.
+// Sharpened are chances drawn together with how often each reply was seen: what is thought before counts as twenty
+// balls. Common practice, no source.
 func Sharpened(likely []sports.Likely, seen []int) []sports.Likely {
 	const before = 20
 	total := before

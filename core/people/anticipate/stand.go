@@ -103,7 +103,8 @@ type board struct {
 	balls []ball // of the replies in order; none of one that cannot be played
 }
 
-// Answer works out where to wait. A situation that makes no sense is invalid.Fields; it returns ctx.Err() when cancelled.
+// Answer works out where to wait. A situation that makes no sense is invalid.Fields; it returns ctx.Err() when
+// cancelled.
 func (q Question) Answer(ctx context.Context) (Answer, error) {
 	c := q.World.Court
 	if err := Check(q.Situation, c); err != nil {
@@ -119,7 +120,9 @@ func (q Question) Answer(ctx context.Context) (Answer, error) {
 		sum += ball.chance
 	}
 	if sum == 0 {
-		return Answer{}, invalid.Fields{{Path: "likely", Message: "none of these can be played from there: " + a.Coming[0].Why}}
+		return Answer{}, invalid.Fields{
+			{Path: "likely", Message: "none of these can be played from there: " + a.Coming[0].Why},
+		}
 	}
 	for i := range b.balls {
 		b.balls[i].chance /= sum
@@ -179,10 +182,17 @@ func (b board) score(school School, s Stand) float64 {
 	return 1 + s.Held - cost
 }
 
-// stand is what is held from a place: of each reply how often it is reached, by how well it is met: 1 at ease, less the more
-// hurried.
+// stand is what is held from a place: of each reply how often it is reached, by how well it is met: 1 at ease, less the
+// more hurried.
 func (b board) stand(at court.Point) Stand {
-	s := Stand{At: at, Each: make([]float64, len(b.balls)), With: make([]sports.Stroke, len(b.balls)), Body: make([]court.Point, len(b.balls)), After: make([]float64, len(b.balls)), Least: 1}
+	s := Stand{
+		At:    at,
+		Each:  make([]float64, len(b.balls)),
+		With:  make([]sports.Stroke, len(b.balls)),
+		Body:  make([]court.Point, len(b.balls)),
+		After: make([]float64, len(b.balls)),
+		Least: 1,
+	}
 	lean := court.Point{}
 	for i, ball := range b.balls {
 		if ball.chance == 0 {

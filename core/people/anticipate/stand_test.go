@@ -69,15 +69,17 @@ func TestTheTables(t *testing.T) {
 	}
 }
 
-// By hand, one a sport: of a single reply nobody waits where it is met, but where it is just met at ease, as near to the middle as
-// that goes. At ease is three quarters of the time there is, so that the run there takes ¾T less the reaction and what it takes to
-// set the feet, 0.15 s or 0.05 at a table, and is Metres(that) long. In tennis a ball down the line that is met after 1.78 s
-// leaves a club player 1.335 − 0.32 − 0.15 = 0.865 s: 6.6 × 0.865² ÷ 2 = 2.47 m from where the body is when it is met.
+// By hand, one a sport: of a single reply nobody waits where it is met, but where it is just met at ease, as near to
+// the middle as that goes. At ease is three quarters of the time there is, so that the run there takes ¾T less the
+// reaction and what it takes to set the feet, 0.15 s or 0.05 at a table, and is Metres(that) long. In tennis a ball
+// down the line that is met after 1.78 s leaves a club player 1.335 − 0.32 − 0.15 = 0.865 s: 6.6 × 0.865² ÷ 2 = 2.47 m
+// from where the body is when it is met.
 func TestABasePositionByHand(t *testing.T) {
 	p := asked(called(t, court.Tennis, "tennis-1"), student.Club, student.RightHand).Player
 	require.InDelta(t, 2.47, p.Metres(0.75*1.78-0.32-0.15), 0.01)
 	for sport, only := range map[court.Sport]string{
-		court.Tennis: "down the line", court.Pickleball: "drive cross-court", court.Badminton: "cross drop", court.Squash: "straight drive", court.TableTennis: "fast to the forehand",
+		court.Tennis: "down the line", court.Pickleball: "drive cross-court", court.Badminton: "cross drop",
+		court.Squash: "straight drive", court.TableTennis: "fast to the forehand",
 	} {
 		s := anticipate.Situations(sport)[0]
 		s.Likely = []sports.Likely{{Reply: only, Chance: 1}}
@@ -96,13 +98,19 @@ func TestABasePositionByHand(t *testing.T) {
 		}
 		run := q.Player.Metres(0.75*base.After[0] - q.Player.Reaction - feet)
 		require.InDelta(t, run, base.At.Distance(base.Body[0]), 0.35, "%s: the %s", sport, only)
-		require.Less(t, base.At.Distance(a.Stands[0].At), base.Body[0].Distance(a.Stands[0].At), "%s: not where it is met", sport)
+		require.Less(
+			t,
+			base.At.Distance(a.Stands[0].At),
+			base.Body[0].Distance(a.Stands[0].At),
+			"%s: not where it is met",
+			sport,
+		)
 	}
 }
 
-// The base position of the drop from the forehand corner in badminton: a club player waits on the side of the shuttle and forward
-// of the middle, holds more than there, and gives up the cross drop. A prototype of the same question found 0.7 m aside, 1.2 m
-// forward and 0.71 against 0.62, with its own measure of how well a shuttle is met.
+// The base position of the drop from the forehand corner in badminton: a club player waits on the side of the shuttle
+// and forward of the middle, holds more than there, and gives up the cross drop. A prototype of the same question found
+// 0.7 m aside, 1.2 m forward and 0.71 against 0.62, with its own measure of how well a shuttle is met.
 func TestWhereToWaitForADropFromTheForehandCorner(t *testing.T) {
 	a := answered(t, asked(called(t, court.Badminton, "badminton-1"), student.Club, student.RightHand))
 	middle, likely := a.Stands[0], a.Stands[1]
@@ -119,8 +127,8 @@ func TestWhereToWaitForADropFromTheForehandCorner(t *testing.T) {
 	require.Len(t, a.Derivation(likely).Inputs, 4)
 }
 
-// No school holds more than the likely reply, none has a better worst ball than the one that gives nothing away, and what is
-// held is what its parts say.
+// No school holds more than the likely reply, none has a better worst ball than the one that gives nothing away, and
+// what is held is what its parts say.
 func TestTheSchoolsAreWhatTheySay(t *testing.T) {
 	every(t, func(t *testing.T, s sports.Situation) {
 		a := answered(t, asked(s, student.Club, student.RightHand))
@@ -143,7 +151,11 @@ func TestTheSchoolsAreWhatTheySay(t *testing.T) {
 			require.LessOrEqual(t, st.Held, a.Stands[1].Held+0.02, st.School)
 			require.LessOrEqual(t, st.Least, a.Stands[3].Least+0.02, st.School)
 			require.NotEmpty(t, a.Say(st, court.Tape{System: units.Feet}))
-			require.LessOrEqual(t, st.At.Distance(anticipate.Middle(s, asked(s, student.Club, student.RightHand).World.Court)), a.Within+1e-9)
+			require.LessOrEqual(
+				t,
+				st.At.Distance(anticipate.Middle(s, asked(s, student.Club, student.RightHand).World.Court)),
+				a.Within+1e-9,
+			)
 		}
 		for _, p := range a.Map {
 			require.LessOrEqual(t, p.Held, a.Stands[1].Held+0.02)
@@ -164,8 +176,8 @@ func TestALeftHandersCourtIsTheMirroredOne(t *testing.T) {
 	})
 }
 
-// A quicker player holds more from the middle, and so does one whose opponent strikes less hard; a reply that is likelier draws
-// the player to its side.
+// A quicker player holds more from the middle, and so does one whose opponent strikes less hard; a reply that is
+// likelier draws the player to its side.
 func TestWhoIsQuickerHoldsMore(t *testing.T) {
 	every(t, func(t *testing.T, s sports.Situation) {
 		last := 0.0
@@ -217,8 +229,10 @@ func TestSituationsThatMakeNoSense(t *testing.T) {
 		{"through a wall", court.Squash, func(s *sports.Situation) { s.Across = 1.2 }, "across", "there is a wall"},
 		{"beyond the back wall", court.Squash, func(s *sports.Situation) { s.Deep = 1.1 }, "deep", "too far back"},
 		{"no reply", court.Badminton, func(s *sports.Situation) { s.Likely = nil }, "likely", "may play"},
-		{"unknown", court.Badminton, func(s *sports.Situation) { s.Likely[0].Reply = "moonball" }, "likely.0.reply", "moonball"},
-		{"twice", court.Badminton, func(s *sports.Situation) { s.Likely[1].Reply = s.Likely[0].Reply }, "likely.1.reply", "twice"},
+		{"unknown", court.Badminton, func(s *sports.Situation) { s.Likely[0].Reply = "moonball" }, "likely.0.reply",
+			"moonball"},
+		{"twice", court.Badminton, func(s *sports.Situation) { s.Likely[1].Reply = s.Likely[0].Reply }, "likely.1.reply",
+			"twice"},
 		{"no number", court.Tennis, func(s *sports.Situation) { s.Deep = math.NaN() }, "deep", "too far"},
 		{"high", court.Tennis, func(s *sports.Situation) { s.High = 9 }, "high", "3.5 m"},
 	} {
@@ -249,8 +263,8 @@ func BenchmarkStand(b *testing.B) {
 	}
 }
 
-// What is reached from a place lies around it: a ball that is reached from the middle for sure lies nearer than one that is not,
-// on the mean, and a quicker player reaches more of them.
+// What is reached from a place lies around it: a ball that is reached from the middle for sure lies nearer than one
+// that is not, on the mean, and a quicker player reaches more of them.
 func TestWhatIsReachedLiesAround(t *testing.T) {
 	for _, of := range sports.All() {
 		sport := of.Name

@@ -101,7 +101,10 @@ const (
 
 // Flown is the air as flights need it.
 func (s Settings) Flown() flight.Air {
-	return flight.Air{Density: flight.Density(s.Air.Celsius, s.Air.Altitude), Wind: flight.Vec{X: s.Air.Across, Y: s.Air.Along}}
+	return flight.Air{
+		Density: flight.Density(s.Air.Celsius, s.Air.Altitude),
+		Wind:    flight.Vec{X: s.Air.Across, Y: s.Air.Along},
+	}
 }
 
 // Scatter is how much feeds differ, by the way of feeding. Common practice, no source.
@@ -113,8 +116,21 @@ func (s Settings) Scatter() map[feed.Method]flight.Scatter {
 	}
 	partner := flight.Scatter{Speed: 0.08, Elevation: 2 * degree, Azimuth: 2.2 * degree}
 	return map[feed.Method]flight.Scatter{
-		feed.ByHand: own(0.05, 2, 1.5), feed.ByRacket: own(0.05, 1.2, 1.2), feed.SelfDrop: own(0.02, 1, 1), feed.OffWall: own(0.06, 1.5, 1.5),
-		feed.Machine: {Speed: 0.02, Elevation: 0.5 * degree, Azimuth: 0.5 * degree}, feed.Partner: partner, feed.Live: partner,
+		feed.ByHand: own(
+			0.05,
+			2,
+			1.5,
+		),
+		feed.ByRacket: own(0.05, 1.2, 1.2),
+		feed.SelfDrop: own(0.02, 1, 1),
+		feed.OffWall:  own(0.06, 1.5, 1.5),
+		feed.Machine: {
+			Speed:     0.02,
+			Elevation: 0.5 * degree,
+			Azimuth:   0.5 * degree,
+		},
+		feed.Partner: partner,
+		feed.Live:    partner,
 	}
 }
 
@@ -122,7 +138,10 @@ func (s Settings) Scatter() map[feed.Method]flight.Scatter {
 func (s Settings) Check() error {
 	var wrong invalid.Fields
 	for i, c := range s.Collections {
-		if slices.ContainsFunc(s.Collections[:i], func(other Collection) bool { return strings.EqualFold(other.Name, c.Name) }) {
+		if slices.ContainsFunc(
+			s.Collections[:i],
+			func(other Collection) bool { return strings.EqualFold(other.Name, c.Name) },
+		) {
 			wrong.Add(invalid.Join("collections", i, "name"), "there is a collection of this name already")
 		}
 	}
@@ -147,8 +166,8 @@ func (s Settings) Check() error {
 	return wrong.Err()
 }
 
-// Scheme is the scheme of depth regions that is told on a court: the coach's own first one, else the first that is built in.
-// False where there is none.
+// Scheme is the scheme of depth regions that is told on a court: the coach's own first one, else the first that is
+// built in. False where there is none.
 func (s Settings) Scheme(on court.ID) (court.Scheme, bool) {
 	for _, scheme := range slices.Concat(s.Schemes, sports.Regions()) {
 		if scheme.Court == on {
@@ -172,7 +191,18 @@ func (s Settings) WalkTape() court.Tape {
 // Default is what a new coach starts with. The basket and the times are common practice, no source.
 func Default() Settings {
 	return Settings{
-		Units: units.Metres, Basket: 60, Baskets: 2, PickUp: 2.5, ChangeOver: 20, Piece: 5, Wait: 60, Step: 0.8, Within: Radius,
-		Air: Air{Celsius: 20}, Feeding: Usual, Numbering: court.FromNet, Schemes: []court.Scheme{},
+		Units:      units.Metres,
+		Basket:     60,
+		Baskets:    2,
+		PickUp:     2.5,
+		ChangeOver: 20,
+		Piece:      5,
+		Wait:       60,
+		Step:       0.8,
+		Within:     Radius,
+		Air:        Air{Celsius: 20},
+		Feeding:    Usual,
+		Numbering:  court.FromNet,
+		Schemes:    []court.Scheme{},
 	}
 }

@@ -31,8 +31,8 @@ const (
 	usualBox, usualBoxes  = 100, 1
 )
 
-// Container is what the balls of a sport are carried in: shuttles in tubes, the balls of a table in boxes, all others in
-// baskets.
+// Container is what the balls of a sport are carried in: shuttles in tubes, the balls of a table in boxes, all others
+// in baskets.
 func (s Settings) Container(sport court.Sport) Container {
 	or := func(own, usual int) int {
 		if own > 0 {

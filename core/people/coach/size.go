@@ -36,8 +36,8 @@ func (s Settings) Sizes(t court.Target, path string) []Size {
 	return list
 }
 
-// SetSize reads a size of a target from words; what is meant by a circle of so much is the coach's own setting. False where the target has
-// no such size. It returns what is wrong with the text, or with the target on its court then.
+// SetSize reads a size of a target from words; what is meant by a circle of so much is the coach's own setting. False
+// where the target has no such size. It returns what is wrong with the text, or with the target on its court then.
 func (s Settings) SetSize(t *court.Target, name, text string, c court.Court, format court.Format) (bool, error) {
 	size, ok := t.Sizes()[name]
 	if !ok {

@@ -48,8 +48,8 @@ type Meeting struct {
 	Hurry   float64 // how much more the answer scatters for hurry and being late; 1 at ease
 }
 
-// Meet is the best way of meeting a ball for somebody who stands at a place when it is struck and leaves it so many seconds
-// later; false where there is none at all.
+// Meet is the best way of meeting a ball for somebody who stands at a place when it is struck and leaves it so many
+// seconds later; false where there is none at all.
 func (d Drill) Meet(c Coming, p Player, from court.Point, leaves float64) (Meeting, bool) {
 	var best Meeting
 	found := false
@@ -64,7 +64,14 @@ func (d Drill) Meet(c Coming, p Player, from court.Point, leaves float64) (Meeti
 			a := arrival{contact: s.contact, available: s.at.T}
 			a.needed, a.reaching = d.times(s, &p, from, metres, leaves)
 			most = math.Max(most, a.available-a.reaching)
-			m := Meeting{Verdict: a.verdict(), Stroke: w.stroke, At: s.at.P, After: a.available, Body: s.body, Hurry: a.hurriedBy()}
+			m := Meeting{
+				Verdict: a.verdict(),
+				Stroke:  w.stroke,
+				At:      s.at.P,
+				After:   a.available,
+				Body:    s.body,
+				Hurry:   a.hurriedBy(),
+			}
 			if !found || best.Verdict.Worse(m.Verdict) || best.Verdict == m.Verdict && m.Hurry < best.Hurry {
 				best, found = m, true
 			}

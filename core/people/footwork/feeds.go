@@ -53,7 +53,13 @@ func (d Drill) launch(t feed.Task, from, landing court.Point) (l flight.Launch, 
 		l = flight.Launch{From: flight.Above(from, height), Velocity: flight.Vec{Y: 0.2 * facing}}
 		return l, false, nil
 	}
-	want := flight.Want{From: flight.Above(from, height), Landing: landing, By: t.By, Value: t.Value, Spin: t.SpinOf(w.Court.Sport)}
+	want := flight.Want{
+		From:    flight.Above(from, height),
+		Landing: landing,
+		By:      t.By,
+		Value:   t.Value,
+		Spin:    t.SpinOf(w.Court.Sport),
+	}
 	if t.By != "" {
 		l, err = w.Aim(want)
 		return l, false, err
@@ -91,7 +97,12 @@ func (d Drill) launch(t feed.Task, from, landing court.Point) (l flight.Launch, 
 const toss = 0.5
 
 // wallHeight is where a ball of a pace meets the front wall, metres. Common practice, no source.
-var wallHeight = map[sports.Pace]float64{sports.Gentle: 3.4, sports.HalfPace: 3.0, sports.RallyPace: 2.4, sports.GamePace: 1.6}
+var wallHeight = map[sports.Pace]float64{
+	sports.Gentle:    3.4,
+	sports.HalfPace:  3.0,
+	sports.RallyPace: 2.4,
+	sports.GamePace:  1.6,
+}
 
 // problem says in a coach's words why a task cannot be fed.
 func (f flown) problem(i int) string {

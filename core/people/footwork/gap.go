@@ -63,8 +63,8 @@ func (t Timing) tempo(ctx context.Context, gap float64) (Tempo, error) {
 	return tempo, nil
 }
 
-// Tempos works the pattern out at every gap from half a second to eight, a tenth apart; none for a rally, and none where
-// one ball is played on and on: the strokes make its tempo.
+// Tempos works the pattern out at every gap from half a second to eight, a tenth apart; none for a rally, and none
+// where one ball is played on and on: the strokes make its tempo.
 func (t Timing) Tempos(ctx context.Context) ([]Tempo, error) {
 	if t.Pattern.Rally != nil || t.Pattern.OneBall() {
 		return []Tempo{}, nil

@@ -48,9 +48,13 @@ const (
 	lowest     = 0.20 // metres above the court at which a ball is still met
 	comfort    = 0.42 // of the overhead reach: where a ball that bounces high is met
 	volleyHigh = 0.80 // of the overhead reach: the highest a volley is met
-	fullReach  = 0.97 // of it: where a ball is met above the head, 1.35 to 1.55 times the body (common practice, no source)
-	upwards    = 0.45 // of the lunge: how far a ball above the head is met from the body in a stretch, common practice, no source
-	fromWall   = 0.6  // of the time from a wall to the second bounce: when a ball is met that was let come off it, common practice, no source
+	// of it: where a ball is met above the head, 1.35 to 1.55 times the body (common practice, no source)
+	fullReach = 0.97
+	// of the lunge: how far a ball above the head is met from the body in a stretch, common practice, no source
+	upwards = 0.45
+	// of the time from a wall to the second bounce: when a ball is met that was let come off it, common practice, no
+	// source
+	fromWall   = 0.6
 	besideWall = 0.3  // metres that a body keeps from a wall
 	backwards  = 0.15 // how much longer a way away from the net takes, as a share of it, common practice, no source
 	raised     = 0.55 // of it: above, a ball out of the air is a high one
@@ -154,7 +158,8 @@ func (d Drill) contacts(f flown, path flight.Path, p Player) []contact {
 	return list
 }
 
-// met is what a stroke is called that is met so high above the court: out of the air and above the shoulder it is a high one.
+// met is what a stroke is called that is met so high above the court: out of the air and above the shoulder it is a
+// high one.
 func (d Drill) met(p Player, stroke sports.Stroke, how feed.Moment, high float64) string {
 	if how != feed.OutOfTheAir || d.aboveHead(stroke) || high+d.World.Court.Above <= raised*p.High {
 		return string(stroke)
@@ -199,8 +204,8 @@ func (d Drill) served(p Player) float64 {
 	return math.Max((sports.Of(of).Serving.Met+above)*share-above, 0.15)
 }
 
-// stand is where the body is when a ball is met in comfort: beside it, and a little behind; a tennis serve is met farther in
-// front of the feet (common practice, no source).
+// stand is where the body is when a ball is met in comfort: beside it, and a little behind; a tennis serve is met
+// farther in front of the feet (common practice, no source).
 func (d Drill) stand(p Player, at flight.Vec, stroke sports.Stroke) court.Point {
 	behind, facing := 0.3, d.facing(at.Floor())
 	if stroke == sports.Serve {
@@ -246,8 +251,8 @@ func (a arrival) verdict() Verdict {
 	return Easy
 }
 
-// What loosens a reply: hurry, from the share of the time on at which a ball is no longer easy, being too late for comfort,
-// meeting it later than wanted, and meeting it below the net. Our own choice, tried on relations: no source.
+// What loosens a reply: hurry, from the share of the time on at which a ball is no longer easy, being too late for
+// comfort, meeting it later than wanted, and meeting it below the net. Our own choice, tried on relations: no source.
 const (
 	byHurry = 0.8
 	byShort = 0.3
@@ -257,8 +262,8 @@ const (
 	bySpin  = 0.1  // where its rim turns as fast as a ball of rally pace flies
 )
 
-// fierce is how much more the reply scatters for how fast a ball comes in and how it spins: 1 for one that is no faster than rally
-// pace and has no spin.
+// fierce is how much more the reply scatters for how fast a ball comes in and how it spins: 1 for one that is no faster
+// than rally pace and has no spin.
 func (d Drill) fierce(f flown, at flight.State) float64 {
 	rally := sports.RallyPace.Speed(d.World.Court)
 	rim := d.World.Ball.Radius() * f.launch.Spin.Norm()
@@ -286,7 +291,8 @@ func (a arrival) hurriedBy() float64 {
 	return loose
 }
 
-// stance is a contact as a player goes for it: where the body is in comfort, and how far from it the ball is met in a lunge.
+// stance is a contact as a player goes for it: where the body is in comfort, and how far from it the ball is met in a
+// lunge.
 type stance struct {
 	contact
 	body  court.Point
@@ -301,8 +307,8 @@ func (d Drill) stance(c contact, stroke sports.Stroke, p Player) stance {
 	return s
 }
 
-// times are the seconds from the release until a player is at a contact: in comfort, by a way of so many metres from a place
-// that they leave so many seconds after the release, and in a lunge.
+// times are the seconds from the release until a player is at a contact: in comfort, by a way of so many metres from a
+// place that they leave so many seconds after the release, and in a lunge.
 func (d *Drill) times(s *stance, p *Player, from court.Point, metres, leaves float64) (needed, reaching float64) {
 	facing := d.facing(from)
 	back := backwards * math.Max(0, (from.Y-s.body.Y)*facing) // turned, away from the net
@@ -338,8 +344,8 @@ func (d Drill) arrive(c contact, stroke sports.Stroke, p Player, from court.Poin
 	return a
 }
 
-// best picks the contact that is met with the best verdict; among equals the one whose reply is loosened least, then the one
-// with the most time to spare, and wanted ones before late ones.
+// best picks the contact that is met with the best verdict; among equals the one whose reply is loosened least, then
+// the one with the most time to spare, and wanted ones before late ones.
 func (d Drill) best(list []contact, stroke sports.Stroke, p Player, from court.Point, leaves float64) (arrival, bool) {
 	var best arrival
 	found := false
@@ -349,7 +355,8 @@ func (d Drill) best(list []contact, stroke sports.Stroke, p Player, from court.P
 		}
 		a := d.arrive(c, stroke, p, from, leaves)
 		better := best.verdict().Worse(a.verdict()) ||
-			best.verdict() == a.verdict() && (a.loose < best.loose || a.loose == best.loose && a.available-a.needed > best.available-best.needed)
+			best.verdict() == a.verdict() &&
+				(a.loose < best.loose || a.loose == best.loose && a.available-a.needed > best.available-best.needed)
 		if !found || better {
 			best, found = a, true
 		}

@@ -9,8 +9,8 @@ import (
 	"hodometer/core/sport/feed"
 )
 
-// Fastest is the shortest gap at which a pattern stays within a strain and can be kept up, turn after turn: the player is back
-// where the pattern wants them when the next ball is struck.
+// Fastest is the shortest gap at which a pattern stays within a strain and can be kept up, turn after turn: the player
+// is back where the pattern wants them when the next ball is struck.
 type Fastest struct {
 	Strain Verdict  `json:"strain"`
 	Gap    *float64 `json:"gap" description:"Seconds, to the next tenth; null where no gap does"`
@@ -29,9 +29,9 @@ type kept struct {
 	pause   float64 // seconds of pause in between
 }
 
-// Fastest finds for each strain the shortest gap that can be kept up. A player who waits at the same place for a ball each
-// time meets it in the same way at whatever gap, so that no gap has to be tried: it is the longest of what the tasks ask for.
-// None for a rally, and none where one ball is played on.
+// Fastest finds for each strain the shortest gap that can be kept up. A player who waits at the same place for a ball
+// each time meets it in the same way at whatever gap, so that no gap has to be tried: it is the longest of what the
+// tasks ask for. None for a rally, and none where one ball is played on.
 func (t Timing) Fastest(ctx context.Context) ([]Fastest, error) {
 	if t.Pattern.Rally != nil || t.Pattern.OneBall() {
 		return []Fastest{}, nil

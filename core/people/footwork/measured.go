@@ -91,8 +91,8 @@ func (p Player) over(list []float64) (seconds float64) {
 	return seconds
 }
 
-// Of is the player that a student is taken for on a day: by age and level, and by the runs that were timed. They may play with
-// either hand in what is worked out. A run counts half as much after half a year.
+// Of is the player that a student is taken for on a day: by age and level, and by the runs that were timed. They may
+// play with either hand in what is worked out. A run counts half as much after half a year.
 func Of(sport court.Sport, profile student.Profile, racket student.Hand, today time.Time) Player {
 	p := For(sport, profile.Age, profile.Level, racket, profile.Backhand)
 	q := quickness(p, profile, today)
@@ -145,7 +145,8 @@ func quickness(p Player, profile student.Profile, today time.Time) Quickness {
 				return math.Log(Player{Speedup: math.Exp(a), Top: math.Exp(v)}.over(list))
 			}
 			off := math.Log(run.Seconds) - at(x[0], x[1])
-			da, dv := (at(x[0]+small, x[1])-at(x[0]-small, x[1]))/(2*small), (at(x[0], x[1]+small)-at(x[0], x[1]-small))/(2*small)
+			da, dv := (at(x[0]+small, x[1])-at(x[0]-small, x[1]))/(2*small),
+				(at(x[0], x[1]+small)-at(x[0], x[1]-small))/(2*small)
 			old := math.Max(0, today.Sub(on).Hours()/24)
 			weight := math.Exp2(-old/halfLife) / (model*model + (hand/run.Seconds)*(hand/run.Seconds))
 			info[0], info[1], info[2] = info[0]+weight*da*da, info[1]+weight*da*dv, info[2]+weight*dv*dv
@@ -168,7 +169,13 @@ func ranged(log, sigma float64) Ranged {
 }
 
 func (q Quickness) sentence() string {
-	said := fmt.Sprintf("acceleration %s to %s m/s², top speed %s to %s m/s, 4 times in 5", units.Decimal(q.Speedup.Low, 1), units.Decimal(q.Speedup.High, 1), units.Decimal(q.Top.Low, 1), units.Decimal(q.Top.High, 1))
+	said := fmt.Sprintf(
+		"acceleration %s to %s m/s², top speed %s to %s m/s, 4 times in 5",
+		units.Decimal(q.Speedup.Low, 1),
+		units.Decimal(q.Speedup.High, 1),
+		units.Decimal(q.Top.Low, 1),
+		units.Decimal(q.Top.High, 1),
+	)
 	if q.Runs == 0 {
 		return "By age and level: " + said + "."
 	}

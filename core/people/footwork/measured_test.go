@@ -16,7 +16,14 @@ import (
 var day = time.Date(2026, 3, 10, 12, 0, 0, 0, time.UTC)
 
 func ran(runs ...student.TimedRun) student.Profile {
-	return student.Profile{Name: "Ada", Sport: court.Tennis, Age: student.Adult, Level: student.Club, Hand: student.RightHand, Timed: runs}
+	return student.Profile{
+		Name:  "Ada",
+		Sport: court.Tennis,
+		Age:   student.Adult,
+		Level: student.Club,
+		Hand:  student.RightHand,
+		Timed: runs,
+	}
 }
 
 func run(kind student.RunKind, seconds float64, on string) student.TimedRun {
@@ -25,9 +32,10 @@ func run(kind student.RunKind, seconds float64, on string) student.TimedRun {
 
 func wide(r footwork.Ranged) float64 { return r.High - r.Low }
 
-// By hand: a club player, a = 6.6 m/s², v = 6.1 m/s, is at top speed after 0.924 s and 2.82 m, and takes 10/6.1 + 6.1/13.2 = 2.10 s
-// for ten metres and 3.74 s for twenty. Across the singles court, 8.23 m, and back: to the middle of the way 4.115/6.1 + 0.462 =
-// 1.137 s, twice, a turn of 0.15 s, and back through the finish 8.23/6.1 + 0.462 = 1.811 s: 4.235 s.
+// By hand: a club player, a = 6.6 m/s², v = 6.1 m/s, is at top speed after 0.924 s and 2.82 m, and takes 10/6.1 +
+// 6.1/13.2 = 2.10 s for ten metres and 3.74 s for twenty. Across the singles court, 8.23 m, and back: to the middle of
+// the way 4.115/6.1 + 0.462 = 1.137 s, twice, a turn of 0.15 s, and back through the finish 8.23/6.1 + 0.462 = 1.811 s:
+// 4.235 s.
 func TestRunsByHand(t *testing.T) {
 	q := footwork.QuicknessOf(ran(), day)
 	seconds := map[student.RunKind]float64{}
@@ -42,8 +50,8 @@ func TestRunsByHand(t *testing.T) {
 	require.InDelta(t, 6.1, q.Top.Mean, 1e-9)
 }
 
-// A quick run makes a quicker player, one run moves what is thought, and two of different length tell acceleration and top
-// speed apart; an old run says less.
+// A quick run makes a quicker player, one run moves what is thought, and two of different length tell acceleration and
+// top speed apart; an old run says less.
 func TestTimedRunsMoveWhatIsThought(t *testing.T) {
 	none := footwork.QuicknessOf(ran(), day)
 	quick := footwork.QuicknessOf(ran(run(student.LongSprint, 3.3, "2026-03-09")), day)
@@ -53,10 +61,17 @@ func TestTimedRunsMoveWhatIsThought(t *testing.T) {
 	require.Less(t, wide(quick.Top), wide(none.Top))
 	require.Contains(t, quick.Say, "1 timed run")
 
-	starter := footwork.QuicknessOf(ran(run(student.ShortSprint, 1.85, "2026-03-09"), run(student.LongSprint, 3.9, "2026-03-09")), day)
+	starter := footwork.QuicknessOf(
+		ran(run(student.ShortSprint, 1.85, "2026-03-09"), run(student.LongSprint, 3.9, "2026-03-09")),
+		day,
+	)
 	require.Greater(t, starter.Speedup.Mean, 1.01*none.Speedup.Mean, "quick off the mark")
 	require.Less(t, starter.Top.Mean, none.Top.Mean, "and no quicker at the end")
-	require.Less(t, wide(starter.Speedup), wide(footwork.QuicknessOf(ran(run(student.ShortSprint, 1.85, "2026-03-09")), day).Speedup))
+	require.Less(
+		t,
+		wide(starter.Speedup),
+		wide(footwork.QuicknessOf(ran(run(student.ShortSprint, 1.85, "2026-03-09")), day).Speedup),
+	)
 
 	old := footwork.QuicknessOf(ran(run(student.LongSprint, 3.3, "2025-03-09")), day)
 	require.True(t, old.Top.Mean < quick.Top.Mean && old.Top.Mean > none.Top.Mean)
@@ -70,7 +85,9 @@ func TestTimedRunsMoveWhatIsThought(t *testing.T) {
 // Whatever was timed, quicker is never slower, and the figures stay those of people.
 func TestQuickerRunsAreNeverSlower(t *testing.T) {
 	long.Check(t, func(t *rapid.T) {
-		sport := rapid.SampledFrom([]court.Sport{court.Tennis, court.Pickleball, court.Badminton, court.Squash, court.TableTennis}).Draw(t, "sport")
+		sport := rapid.SampledFrom([]court.Sport{court.Tennis, court.Pickleball, court.Badminton, court.Squash,
+			court.TableTennis}).
+			Draw(t, "sport")
 		var kinds []student.RunKind
 		for _, c := range student.RunKind("").Enum() {
 			kind, _ := c.(student.RunKind)
@@ -93,7 +110,13 @@ func TestQuickerRunsAreNeverSlower(t *testing.T) {
 		a, b := at(share), at(share*1.1)
 		require.GreaterOrEqual(t, a.Top.Mean, b.Top.Mean-1e-6)
 		require.GreaterOrEqual(t, a.Speedup.Mean, b.Speedup.Mean-1e-6)
-		require.True(t, a.Top.Mean > 3 && a.Top.Mean < 12 && a.Speedup.Mean > 2 && a.Speedup.Mean < 16, "%v %v", a.Top, a.Speedup)
+		require.True(
+			t,
+			a.Top.Mean > 3 && a.Top.Mean < 12 && a.Speedup.Mean > 2 && a.Speedup.Mean < 16,
+			"%v %v",
+			a.Top,
+			a.Speedup,
+		)
 		require.True(t, a.Top.Low < a.Top.Mean && a.Top.Mean < a.Top.High)
 	})
 }

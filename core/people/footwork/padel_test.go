@@ -12,7 +12,8 @@ import (
 	"hodometer/core/sport/sports"
 )
 
-// played is one ball to a place of the near half of a padel court, met at a moment by a club player who waits at a place.
+// played is one ball to a place of the near half of a padel court, met at a moment by a club player who waits at a
+// place.
 func played(t *testing.T, landing, waits court.Point, stroke sports.Stroke, when feed.Moment) footwork.Interception {
 	c, err := sports.Court("padel")
 	require.NoError(t, err)

@@ -29,24 +29,30 @@ type Player struct {
 	Backhand student.Backhand `json:"backhand"`
 }
 
-// byLevel are reaction, acceleration, top speed and power of an adult. Common practice, no source; from 5 m to 10 m of a sprint a
-// club or tournament player comes out at 0.76 to 0.82 s, adults are known at 0.65 to 0.85 s (Ulbricht et al., J. Strength
-// Cond. Res. 30 (2016) 989, from memory). Who has just begun is slower than those who were timed.
+// byLevel are reaction, acceleration, top speed and power of an adult. Common practice, no source; from 5 m to 10 m of
+// a sprint a club or tournament player comes out at 0.76 to 0.82 s, adults are known at 0.65 to 0.85 s (Ulbricht et
+// al., J. Strength Cond. Res. 30 (2016) 989, from memory). Who has just begun is slower than those who were timed.
 var byLevel = map[student.Level][4]float64{
 	student.Red: {0.50, 4.6, 5.0, 0.48}, student.Orange: {0.43, 5.0, 5.3, 0.55}, student.Green: {0.37, 5.6, 5.7, 0.66},
 	student.Beginner: {0.45, 5.2, 5.3, 0.58}, student.Improver: {0.38, 5.8, 5.7, 0.70},
 	student.Club: {0.32, 6.6, 6.1, 0.84}, student.Tournament: {0.25, 7.6, 6.6, 1},
 }
 
-// byAge is the share of an adult's speed, the height as a share of an adult's, and how much wider balls scatter than those of an
-// adult of the same level. From memory; the scatter is common practice, no source.
+// byAge is the share of an adult's speed, the height as a share of an adult's, and how much wider balls scatter than
+// those of an adult of the same level. From memory; the scatter is common practice, no source.
 var byAge = map[student.AgeBand][3]float64{
 	student.Under8: {0.78, 0.70, 1.1}, student.Eight: {0.86, 0.78, 1.05}, student.Eleven: {0.94, 0.87, 1},
 	student.Fourteen: {1, 0.96, 1}, student.Adult: {1, 1, 1}, student.Sixty: {0.78, 0.98, 1.05},
 }
 
 // For is the player that somebody of an age and level is taken for.
-func For(sport court.Sport, age student.AgeBand, level student.Level, hand student.Hand, backhand student.Backhand) Player {
+func For(
+	sport court.Sport,
+	age student.AgeBand,
+	level student.Level,
+	hand student.Hand,
+	backhand student.Backhand,
+) Player {
 	by, ok := byLevel[level]
 	if !ok {
 		by = byLevel[student.Club]
@@ -57,9 +63,18 @@ func For(sport court.Sport, age student.AgeBand, level student.Level, hand stude
 	}
 	of := sports.Of(sport)
 	return Player{
-		Reaction: by[0] / math.Sqrt(share[0]), Speedup: by[1] * share[0], Top: by[2] * share[0], Power: by[3] * share[0], Scatter: share[2],
-		Reach: of.Reach * share[1], LungeReach: of.Lunge * share[1], High: of.High * share[1],
-		Hand: hand, Backhand: backhand,
+		Reaction: by[0] / math.Sqrt(
+			share[0],
+		),
+		Speedup:    by[1] * share[0],
+		Top:        by[2] * share[0],
+		Power:      by[3] * share[0],
+		Scatter:    share[2],
+		Reach:      of.Reach * share[1],
+		LungeReach: of.Lunge * share[1],
+		High:       of.High * share[1],
+		Hand:       hand,
+		Backhand:   backhand,
 	}
 }
 

@@ -22,7 +22,10 @@ func (d Drill) rally(ctx context.Context, p Player) (Timeline, error) {
 	}
 	line := Timeline{Worst: Easy, Interceptions: []Interception{}}
 	striker := 0
-	ball := flight.Above(court.Point{X: d.World.Court.Singles / 4, Y: d.Starts[0].Y}, feed.Live.Height(sports.Of(d.World.Court.Sport)))
+	ball := flight.Above(
+		court.Point{X: d.World.Court.Singles / 4, Y: d.Starts[0].Y},
+		feed.Live.Height(sports.Of(d.World.Court.Sport)),
+	)
 	now := 0.0
 	for shot := range r.Shots {
 		if err := ctx.Err(); err != nil {
@@ -36,7 +39,16 @@ func (d Drill) rally(ctx context.Context, p Player) (Timeline, error) {
 		f := flown{task: feed.Task{Pace: r.Pace, Stroke: sports.Forehand}, place: landing}
 		f.moment = f.task.Moment(d.World.Ball)
 		receiver := d.receiver(r, striker, landing)
-		m := Interception{Task: shot, Player: receiver, Kind: feed.BallTask, Release: now, Chance: 1, How: f.moment, Route: []court.Point{}, Trail: []Sample{}}
+		m := Interception{
+			Task:    shot,
+			Player:  receiver,
+			Kind:    feed.BallTask,
+			Release: now,
+			Chance:  1,
+			How:     f.moment,
+			Route:   []court.Point{},
+			Trail:   []Sample{},
+		}
 		if f.launch, f.slower, f.fails = d.shot(f.task, ball, landing); f.fails != nil {
 			m.Problem, m.Verdict = f.problem(shot), OutOfReach
 			line.Interceptions, line.Worst = append(line.Interceptions, m), OutOfReach
@@ -76,9 +88,9 @@ func (d Drill) rally(ctx context.Context, p Player) (Timeline, error) {
 	return line, nil
 }
 
-// base is where a player waits for a ball that is struck at one place and lands at another: half-way from home to where its way
-// comes to that depth, since the rest of the court is not given up (own choice, no source). Two at one end wait each at their own
-// place; where walls send the ball back, everybody waits in the middle of the court.
+// base is where a player waits for a ball that is struck at one place and lands at another: half-way from home to where
+// its way comes to that depth, since the rest of the court is not given up (own choice, no source). Two at one end wait
+// each at their own place; where walls send the ball back, everybody waits in the middle of the court.
 func (d Drill) base(home court.Point, ball *Sample, landing court.Point, r feed.Rally) court.Point {
 	const share = 0.5
 	along := landing.Y - ball.Y

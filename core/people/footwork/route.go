@@ -58,11 +58,11 @@ func (d Drill) way(from, to court.Point, leg Leg) Route {
 	return shortestRoute(from, to, wallsOf(from, to, d.Obstacles, leg))
 }
 
-// ShortestRoute is the shortest way around obstacles, on the side that they say, whichever leg they are of: it leads from corner
-// to corner of polygons of so many sides around them, found by the method of Hart, Nilsson and Raphael (IEEE Trans. Syst. Sci.
-// Cybern. 4 (1968) 100). One more obstacle only takes ways away, so that none shortens a way. An obstacle in whose reach the way
-// begins or ends is not in the way, and one that has to be passed on a side bends every run that goes by within two and a half
-// metres of it.
+// ShortestRoute is the shortest way around obstacles, on the side that they say, whichever leg they are of: it leads
+// from corner to corner of polygons of so many sides around them, found by the method of Hart, Nilsson and Raphael
+// (IEEE Trans. Syst. Sci. Cybern. 4 (1968) 100). One more obstacle only takes ways away, so that none shortens a way.
+// An obstacle in whose reach the way begins or ends is not in the way, and one that has to be passed on a side bends
+// every run that goes by within two and a half metres of it.
 func ShortestRoute(from, to court.Point, obstacles []Obstacle) Route {
 	return shortestRoute(from, to, wallsOf(from, to, obstacles, AnyRun))
 }

@@ -41,7 +41,8 @@ func TestPlayersByAgeAndLevel(t *testing.T) {
 // (Ulbricht et al., J. Strength Cond. Res. 30 (2016) 989, from memory); who has just begun is not among them.
 func TestRunnersAreAsQuickAsPeopleAre(t *testing.T) {
 	for _, level := range []student.Level{student.Improver, student.Club, student.Tournament} {
-		for age, known := range map[student.AgeBand][2]float64{student.Adult: {0.65, 0.85}, student.Eleven: {0.75, 0.95}, student.Fourteen: {0.75, 0.95}} {
+		for age, known := range map[student.AgeBand][2]float64{student.Adult: {0.65, 0.85}, student.Eleven: {0.75, 0.95},
+			student.Fourteen: {0.75, 0.95}} {
 			p := footwork.For(court.Tennis, age, level, student.RightHand, student.TwoHanded)
 			split := p.Seconds(10) - p.Seconds(5)
 			require.Greater(t, split, known[0], "%s, %s", level, age)
@@ -63,12 +64,24 @@ func TestTheWayRoundAnObstacle(t *testing.T) {
 	o.At.X = 1.2 // the straight way just misses it
 	require.InDelta(t, 8, footwork.ShortestRoute(a, b, []footwork.Obstacle{o}).Length, 1e-9)
 	o.Round = footwork.OnTheLeft
-	require.InDelta(t, 8, footwork.ShortestRoute(a, b, []footwork.Obstacle{o}).Length, 1e-9, "it is passed on the left already")
+	require.InDelta(
+		t,
+		8,
+		footwork.ShortestRoute(a, b, []footwork.Obstacle{o}).Length,
+		1e-9,
+		"it is passed on the left already",
+	)
 	o.Round = footwork.OnTheRight
 	wide := footwork.ShortestRoute(a, b, []footwork.Obstacle{o})
 	require.Greater(t, wide.Length, 9.0, "the forced wide way")
 	require.Greater(t, wide.After(wide.Length/2).X, 2.0)
-	require.InDelta(t, wide.Length, footwork.ShortestRoute(b, a, []footwork.Obstacle{{At: o.At, Width: 1.4, Round: footwork.OnTheLeft}}).Length, 1e-9, "back on the same side is the other hand's")
+	require.InDelta(
+		t,
+		wide.Length,
+		footwork.ShortestRoute(b, a, []footwork.Obstacle{{At: o.At, Width: 1.4, Round: footwork.OnTheLeft}}).Length,
+		1e-9,
+		"back on the same side is the other hand's",
+	)
 }
 
 // TestNoShorterWay compares with many ways through a grid of places beside the obstacle.
@@ -77,7 +90,14 @@ func TestNoShorterWay(t *testing.T) {
 		place := func(name string) court.Point {
 			return court.Point{X: rapid.Float64Range(-5, 5).Draw(t, name+" x"), Y: rapid.Float64Range(-6, 6).Draw(t, name+" y")}
 		}
-		a, b, o := place("a"), place("b"), footwork.Obstacle{At: place("o"), Width: rapid.Float64Range(0.2, 2).Draw(t, "width")}
+		a, b, o := place(
+			"a",
+		), place(
+			"b",
+		), footwork.Obstacle{
+			At:    place("o"),
+			Width: rapid.Float64Range(0.2, 2).Draw(t, "width"),
+		}
 		r := o.Width/2 + 0.3
 		if a.Distance(o.At) <= r || b.Distance(o.At) <= r {
 			return
@@ -120,7 +140,8 @@ func TestRoundTwoObstacles(t *testing.T) {
 	}
 }
 
-// An obstacle that is in the way out only leaves the way back alone, and the other way round; on both it is run round twice.
+// An obstacle that is in the way out only leaves the way back alone, and the other way round; on both it is run round
+// twice.
 func TestObstaclesHaveTheirLegs(t *testing.T) {
 	metres := func(list ...footwork.Obstacle) float64 {
 		d := sideToSide(t, 6)
@@ -139,8 +160,8 @@ func TestObstaclesHaveTheirLegs(t *testing.T) {
 	require.Greater(t, both, back)
 }
 
-// R6: an obstacle never shortens a run, two never less than one, a forced side never less than a free one; to a centimetre,
-// since a way leads from corner to corner.
+// R6: an obstacle never shortens a run, two never less than one, a forced side never less than a free one; to a
+// centimetre, since a way leads from corner to corner.
 func TestOneMoreObstacleNeverShortens(t *testing.T) {
 	long.Check(t, func(t *rapid.T) {
 		place := func(name string) court.Point {
@@ -153,7 +174,8 @@ func TestOneMoreObstacleNeverShortens(t *testing.T) {
 			o := footwork.Obstacle{At: place("o"), Width: rapid.Float64Range(0.2, 1).Draw(t, "width")}
 			free := footwork.ShortestRoute(a, b, append(obstacles, o)).Length
 			require.GreaterOrEqual(t, free, last-0.01)
-			o.Round = rapid.SampledFrom([]footwork.Round{footwork.Either, footwork.OnTheLeft, footwork.OnTheRight}).Draw(t, "round")
+			o.Round = rapid.SampledFrom([]footwork.Round{footwork.Either, footwork.OnTheLeft, footwork.OnTheRight}).
+				Draw(t, "round")
 			obstacles = append(obstacles, o)
 			route := footwork.ShortestRoute(a, b, obstacles)
 			require.GreaterOrEqual(t, route.Length, free-0.01)

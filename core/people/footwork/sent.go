@@ -51,8 +51,8 @@ func (d Drill) facing(at court.Point) float64 {
 	return 1
 }
 
-// sent is how the ball of a task comes: from where, how high above the court it leaves (0: as usual), and where to. Of a
-// touch or a shadow stroke it is the place itself.
+// sent is how the ball of a task comes: from where, how high above the court it leaves (0: as usual), and where to. Of
+// a touch or a shadow stroke it is the place itself.
 type sent struct {
 	task     int
 	from, to court.Point
@@ -90,9 +90,9 @@ func (d Drill) sentTo(r feed.Release, p placed, at court.Point, hand student.Han
 	return s
 }
 
-// toward is where a ball lands that comes at somebody: on the straight way from where it is struck, as deep as it says, and
-// at the feet right in front of them. How far the crossover point is from the middle of the body is common practice, no
-// source.
+// toward is where a ball lands that comes at somebody: on the straight way from where it is struck, as deep as it says,
+// and at the feet right in front of them. How far the crossover point is from the middle of the body is common
+// practice, no source.
 func (d Drill) toward(part feed.Body, s sent, at court.Point, hand student.Hand) court.Point {
 	const inFront, crossover = 0.3, 0.2 // metres
 	facing := d.facing(at)
@@ -159,8 +159,8 @@ func (f *flown) follow(w flight.World) {
 // Way is from where to where a ball of a pattern goes.
 type Way struct{ From, To court.Point }
 
-// Ways are the ways of the balls of a pattern as it is written: to players who wait at their places, in the middle of an
-// area, and of an answer from where the ball before lands. The error lists fields.
+// Ways are the ways of the balls of a pattern as it is written: to players who wait at their places, in the middle of
+// an area, and of an answer from where the ball before lands. The error lists fields.
 func (d Drill) Ways() ([]Way, error) {
 	places, err := d.places()
 	if err != nil {

@@ -46,11 +46,15 @@ func TestABallComesAtThePlayer(t *testing.T) {
 		require.InDelta(t, 0.2, at(feed.TheCrossover, student.RightHand, x).X-body.X, 0.06)
 		require.InDelta(t, -0.2, at(feed.TheCrossover, student.LeftHand, x).X-body.X, 0.06)
 	}
-	d := volleys(t, feed.Task{Stroke: sports.Forehand, Toward: feed.TheFeet, Landing: court.At(0, -6), Contact: feed.Rising})
+	d := volleys(
+		t,
+		feed.Task{Stroke: sports.Forehand, Toward: feed.TheFeet, Landing: court.At(0, -6), Contact: feed.Rising},
+	)
 	feet := line(t, d, clubPlayer).Interceptions[0]
 	require.NotNil(t, feet.Bounce)
 	require.InDelta(t, -3.7, feet.Bounce.Y, 0.06)
-	beside := line(t, volleys(t, feed.Task{Stroke: sports.Forehand, Landing: court.At(1.2, -3.7), Contact: feed.Rising}), clubPlayer).Interceptions[0]
+	beside := line(t, volleys(t, feed.Task{Stroke: sports.Forehand, Landing: court.At(1.2, -3.7), Contact: feed.Rising}),
+		clubPlayer).Interceptions[0]
 	require.Greater(t, feet.Needed, beside.Needed, "the body has to get out of the way")
 }
 
@@ -59,7 +63,9 @@ func TestABallLandsAnywhereInItsArea(t *testing.T) {
 	run := func(wide, deep float64) (metres float64, places map[court.Point]bool) {
 		d := sideToSide(t, 4)
 		d.Scatter = nil
-		d.Pattern.Sequences, d.Pattern.Tasks = 12, []feed.Task{{Stroke: sports.Forehand, Landing: court.At(1.5, -8), Area: &feed.Area{Wide: wide, Deep: deep}}}
+		d.Pattern.Sequences, d.Pattern.Tasks = 12, []feed.Task{
+			{Stroke: sports.Forehand, Landing: court.At(1.5, -8), Area: &feed.Area{Wide: wide, Deep: deep}},
+		}
 		work, err := d.Timing(t.Context(), clubPlayer)
 		require.NoError(t, err)
 		places = map[court.Point]bool{}

@@ -16,9 +16,9 @@ func (d Drill) Reply(t feed.Task, met flight.Vec, landing court.Point) (flight.L
 	return l, err
 }
 
-// shot is the launch of a stroke from where the ball is met: a serve, a smash or a drive by the speed at which it leaves, a
-// lob or a clear by how high it goes, a drop by its way over the net, and the others by their pace. Slower says that it goes
-// slower than that, so that it clears the net.
+// shot is the launch of a stroke from where the ball is met: a serve, a smash or a drive by the speed at which it
+// leaves, a lob or a clear by how high it goes, a drop by its way over the net, and the others by their pace. Slower
+// says that it goes slower than that, so that it clears the net.
 func (d Drill) shot(t feed.Task, from flight.Vec, landing court.Point) (l flight.Launch, slower bool, err error) {
 	if t.Pace == "" {
 		t.Pace = sports.RallyPace
@@ -32,7 +32,14 @@ func (d Drill) shot(t feed.Task, from flight.Vec, landing court.Point) (l flight
 	if !ok {
 		return d.byPace(t, from, landing)
 	}
-	want := flight.Want{From: from, Landing: landing, By: by, Value: value, Spin: t.SpinOf(d.World.Court.Sport), Flat: true}
+	want := flight.Want{
+		From:    from,
+		Landing: landing,
+		By:      by,
+		Value:   value,
+		Spin:    t.SpinOf(d.World.Court.Sport),
+		Flat:    true,
+	}
 	if by == flight.ByApex {
 		want.Value = math.Max(value, from.Z+0.5)
 	}
@@ -43,8 +50,8 @@ func (d Drill) shot(t feed.Task, from flight.Vec, landing court.Point) (l flight
 	return d.byPace(t, from, landing)
 }
 
-// byPace is a stroke that goes by its pace; over a long way no higher over the net than players of that pace send it, so that it
-// goes faster.
+// byPace is a stroke that goes by its pace; over a long way no higher over the net than players of that pace send it,
+// so that it goes faster.
 func (d Drill) byPace(t feed.Task, from flight.Vec, landing court.Point) (l flight.Launch, slower bool, err error) {
 	l, slower, err = d.launch(t, from.Floor(), landing)
 	most := t.Pace.Over(d.World.Court.Sport)
@@ -52,15 +59,17 @@ func (d Drill) byPace(t feed.Task, from flight.Vec, landing court.Point) (l flig
 		return l, slower, err
 	}
 	if net, ok := d.World.Follow(l, 1).First(flight.OverNet); ok && d.World.Clearance(net) > most {
-		if lower, err := d.World.Aim(flight.Want{From: from, Landing: landing, By: flight.ByClearance, Value: most, Spin: t.SpinOf(d.World.Court.Sport)}); err == nil {
+		if lower, err := d.World.Aim(
+			flight.Want{From: from, Landing: landing, By: flight.ByClearance, Value: most, Spin: t.SpinOf(d.World.Court.Sport)},
+		); err == nil {
 			return lower, false, nil
 		}
 	}
 	return l, slower, nil
 }
 
-// overOwnHalf is a serve at a table: with the first bounce where the ball then passes the net about as high over it as it
-// should. How high, and where players try it, is common practice, no source.
+// overOwnHalf is a serve at a table: with the first bounce where the ball then passes the net about as high over it as
+// it should. How high, and where players try it, is common practice, no source.
 func (d Drill) overOwnHalf(want flight.Want) (best flight.Launch, err error) {
 	const over = 0.1 // metres
 	least := math.Inf(1)

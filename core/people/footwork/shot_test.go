@@ -17,25 +17,49 @@ import (
 )
 
 // shuttle is the reply of a stroke of badminton by somebody of a level.
-func shuttle(t *testing.T, level student.Level, stroke sports.Stroke, pace sports.Pace, from flight.Vec, to court.Point) (flight.Launch, flight.Path) {
+func shuttle(
+	t *testing.T,
+	level student.Level,
+	stroke sports.Stroke,
+	pace sports.Pace,
+	from flight.Vec,
+	to court.Point,
+) (flight.Launch, flight.Path) {
 	c, err := sports.Court("badminton")
 	require.NoError(t, err)
-	d := footwork.Drill{World: sports.World(c, ""), Power: footwork.For(court.Badminton, student.Adult, level, student.RightHand, student.OneHanded).Power}
+	d := footwork.Drill{
+		World: sports.World(c, ""),
+		Power: footwork.For(court.Badminton, student.Adult, level, student.RightHand, student.OneHanded).Power,
+	}
 	l, err := d.Reply(feed.Task{Stroke: stroke, ReplyPace: pace}, from, to)
 	require.NoError(t, err)
 	return l, d.World.Follow(l, 1)
 }
 
-// A smash over 8 m at 40 to 60 m/s takes 0.36 to 0.54 s (by the drag law of Cohen, Darbois-Texier, Quéré and Clanet, New J.
-// Phys. 17 (2015) 063001; range from memory), a clear and a lift go over everybody's reach, and a drive stays low.
+// A smash over 8 m at 40 to 60 m/s takes 0.36 to 0.54 s (by the drag law of Cohen, Darbois-Texier, Quéré and Clanet,
+// New J. Phys. 17 (2015) 063001; range from memory), a clear and a lift go over everybody's reach, and a drive stays
+// low.
 func TestShuttlesFlyAsTheyDoInPlay(t *testing.T) {
 	for _, level := range []student.Level{student.Club, student.Tournament} {
 		smash, path := shuttle(t, level, sports.Smash, sports.GamePace, flight.Vec{Y: -2.3, Z: 2.6}, court.Point{Y: 5.7})
-		require.True(t, smash.Velocity.Norm() >= 40 && smash.Velocity.Norm() <= 60, "%s: %g m/s", level, smash.Velocity.Norm())
+		require.True(
+			t,
+			smash.Velocity.Norm() >= 40 && smash.Velocity.Norm() <= 60,
+			"%s: %g m/s",
+			level,
+			smash.Velocity.Norm(),
+		)
 		landed, ok := path.Bounce(0)
 		require.True(t, ok)
 		require.True(t, landed.T > 0.34 && landed.T < 0.60, "%s: %g s", level, landed.T)
-		drive, low := shuttle(t, level, sports.Drive, sports.RallyPace, flight.Vec{Y: -3.5, Z: 1.5}, court.Point{X: 1, Y: 4.5})
+		drive, low := shuttle(
+			t,
+			level,
+			sports.Drive,
+			sports.RallyPace,
+			flight.Vec{Y: -3.5, Z: 1.5},
+			court.Point{X: 1, Y: 4.5},
+		)
 		require.Less(t, low.Top.P.Z, 2.2, "a drive stays low")
 		require.Less(t, drive.Velocity.Norm(), smash.Velocity.Norm())
 	}
@@ -48,14 +72,21 @@ func TestShuttlesFlyAsTheyDoInPlay(t *testing.T) {
 	require.Less(t, slow.Velocity.Norm(), fast.Velocity.Norm(), "by level")
 }
 
-// What is met above the head is met near the full reach: 1.35 to 1.55 of the body, of an adult 1.76 m (common practice, no
-// source), whenever there is time.
+// What is met above the head is met near the full reach: 1.35 to 1.55 of the body, of an adult 1.76 m (common practice,
+// no source), whenever there is time.
 func TestOverheadsAreMetNearTheFullReach(t *testing.T) {
 	long.Check(t, func(t *rapid.T) {
 		d := sideToSide(t, 6)
 		x, y := rapid.Float64Range(-2.5, 2.5).Draw(t, "x"), rapid.Float64Range(-7, -4.5).Draw(t, "y")
 		d.Starts = []court.Point{{X: 0, Y: -5}}
-		d.Pattern.Tasks = []feed.Task{{Stroke: sports.Overhead, Landing: court.At(x, y), By: flight.ByApex, Value: rapid.Float64Range(5, 8).Draw(t, "apex")}}
+		d.Pattern.Tasks = []feed.Task{
+			{
+				Stroke:  sports.Overhead,
+				Landing: court.At(x, y),
+				By:      flight.ByApex,
+				Value:   rapid.Float64Range(5, 8).Draw(t, "apex"),
+			},
+		}
 		m := line(t, d, clubPlayer).Interceptions[0]
 		require.NotNil(t, m.Where)
 		if !m.Late {
@@ -65,14 +96,16 @@ func TestOverheadsAreMetNearTheFullReach(t *testing.T) {
 	})
 }
 
-// A ball that is met out of the air above the shoulder is a high volley, and is said to be; after a bounce nothing is out of
-// the air.
+// A ball that is met out of the air above the shoulder is a high volley, and is said to be; after a bounce nothing is
+// out of the air.
 func TestAHighVolleyIsSaidToBe(t *testing.T) {
 	d := sideToSide(t, 6)
 	d.Starts = []court.Point{{X: 0, Y: -3}}
 	d.Pattern.Sequences = 1
 	volley := func(high float64) footwork.Interception {
-		d.Pattern.Tasks = []feed.Task{{Stroke: sports.ForehandVolley, Landing: court.At(0.6, -6.5), By: flight.ByClearance, Value: high}}
+		d.Pattern.Tasks = []feed.Task{
+			{Stroke: sports.ForehandVolley, Landing: court.At(0.6, -6.5), By: flight.ByClearance, Value: high},
+		}
 		return line(t, d, clubPlayer).Interceptions[0]
 	}
 	require.Equal(t, "forehand volley", volley(0.2).Label)
@@ -83,7 +116,8 @@ func TestAHighVolleyIsSaidToBe(t *testing.T) {
 		d := sideToSide(t, rapid.Float64Range(1, 4).Draw(t, "gap"))
 		for i := range d.Pattern.Tasks {
 			d.Pattern.Tasks[i].Stroke = rapid.SampledFrom(sports.Of(court.Tennis).Strokes).Draw(t, "stroke")
-			d.Pattern.Tasks[i].Contact = rapid.SampledFrom([]feed.Moment{"", feed.OutOfTheAir, feed.Rising, feed.Falling}).Draw(t, "contact")
+			d.Pattern.Tasks[i].Contact = rapid.SampledFrom([]feed.Moment{"", feed.OutOfTheAir, feed.Rising, feed.Falling}).
+				Draw(t, "contact")
 		}
 		for _, m := range line(t, d, clubPlayer).Interceptions {
 			if m.How == feed.OutOfTheAir {
@@ -93,14 +127,16 @@ func TestAHighVolleyIsSaidToBe(t *testing.T) {
 	})
 }
 
-// A ball that comes in faster than at rally pace, or with spin, scatters the reply more: by hand, a tennis ball that comes in at 22
-// m/s, where rally pace is 17, makes it 1 + 0.25 × (22/17 − 1) = 1.07 times as wide.
+// A ball that comes in faster than at rally pace, or with spin, scatters the reply more: by hand, a tennis ball that
+// comes in at 22 m/s, where rally pace is 17, makes it 1 + 0.25 × (22/17 − 1) = 1.07 times as wide.
 func TestAFastOrSpinningBallIsHarder(t *testing.T) {
 	volley := func(speed, rpm float64) footwork.Interception {
 		d := sideToSide(t, 8)
 		d.Starts, d.Pattern.Sequences = []court.Point{{X: -0.3, Y: -2.5}}, 1
 		d.Feeder = court.Point{Y: 11}
-		d.Pattern.Tasks = []feed.Task{{Stroke: sports.ForehandVolley, Landing: court.At(0.5, -8), By: flight.BySpeed, Value: speed, RPM: rpm}}
+		d.Pattern.Tasks = []feed.Task{
+			{Stroke: sports.ForehandVolley, Landing: court.At(0.5, -8), By: flight.BySpeed, Value: speed, RPM: rpm},
+		}
 		m := line(t, d, clubPlayer).Interceptions[0]
 		require.NotNil(t, m.Where, "%g m/s", speed)
 		return m

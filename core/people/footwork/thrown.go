@@ -16,8 +16,8 @@ const (
 	overarmAt = 1.6
 )
 
-// fed is how a task's ball leaves the feeder. A hand throws only so fast; where that is too little, the error says from how
-// much nearer the ball goes.
+// fed is how a task's ball leaves the feeder. A hand throws only so fast; where that is too little, the error says from
+// how much nearer the ball goes.
 func (d Drill) fed(t feed.Task, from, landing court.Point) (flight.Launch, bool, error) {
 	l, slower, err := d.launch(t, from, landing)
 	if err != nil || d.Pattern.MethodOf(t) != feed.ByHand {
@@ -38,8 +38,8 @@ func (d Drill) fed(t feed.Task, from, landing court.Point) (flight.Launch, bool,
 	return l, slower, fmt.Errorf("%w: %s", flight.ErrImpossible, why)
 }
 
-// nearer is how many metres nearer to the landing a hand has to be so that it throws at most so fast, to the next tenth;
-// false where it does not from anywhere on the way.
+// nearer is how many metres nearer to the landing a hand has to be so that it throws at most so fast, to the next
+// tenth; false where it does not from anywhere on the way.
 func (d Drill) nearer(t feed.Task, from, landing court.Point, most float64) (float64, bool) {
 	far := from.Distance(landing)
 	for metres := 0.1; metres < far-0.5; metres += 0.1 {

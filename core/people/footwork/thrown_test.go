@@ -21,8 +21,8 @@ func thrown(t require.TestingT, from, to court.Point, height float64) footwork.D
 	return d
 }
 
-// R16: whatever is played by hand flies no faster than a hand throws: underarm to 9 m/s, overarm to 14 (common practice, no
-// source). Where it would have to, the sentence says from how much nearer it goes, and from there it does.
+// R16: whatever is played by hand flies no faster than a hand throws: underarm to 9 m/s, overarm to 14 (common
+// practice, no source). Where it would have to, the sentence says from how much nearer it goes, and from there it does.
 func TestAHandThrowsOnlySoFast(t *testing.T) {
 	far := line(t, thrown(t, court.Point{Y: 9}, court.Point{X: 2, Y: -9}, 0), clubPlayer).Interceptions[0]
 	require.Contains(t, far.Problem, "a hand throws underarm at up to 9 m/s")

@@ -91,7 +91,8 @@ func (m mover) at(d Drill, p Player, t float64) (court.Point, Route) {
 type aimed struct {
 	flown
 	contacts []contact
-	varied   *[3][]contact // the same with a launch one standard deviation off, for the feeder's scatter; worked out when asked for
+	// the same with a launch one standard deviation off, for the feeder's scatter; worked out when asked for
+	varied *[3][]contact
 }
 
 // Timing is a pattern with its places, which can be run at any tempo. Every ball is aimed and followed once.
@@ -102,8 +103,8 @@ type Timing struct {
 	aimed  map[sent]*aimed
 }
 
-// Timing resolves the places of a pattern. Several live players are alike. The error lists fields; a ball that cannot be fed
-// is told in its interception.
+// Timing resolves the places of a pattern. Several live players are alike. The error lists fields; a ball that cannot
+// be fed is told in its interception.
 func (d Drill) Timing(ctx context.Context, p Player) (Timing, error) {
 	d.Power = p.Power
 	t := Timing{Drill: d, player: p, aimed: map[sent]*aimed{}}
@@ -155,7 +156,8 @@ func (t Timing) Reached(ctx context.Context, turn int) (Timeline, error) {
 	return t.turn(ctx, turn, reached)
 }
 
-// detail is how much of a turn is worked out: where everybody is, also how often each ball is reached, or also how it flew.
+// detail is how much of a turn is worked out: where everybody is, also how often each ball is reached, or also how it
+// flew.
 type detail int
 
 const (
@@ -219,8 +221,16 @@ func (t Timing) run(ctx context.Context, plan []feed.Release, full detail) (Time
 		}
 		f := t.comes(&r, before, movers[i])
 		m := Interception{
-			Task: r.Task, Sequence: r.Sequence, Player: i, Kind: task.Kind, Label: string(task.Stroke), Meant: task.Meant, Served: task.Served(), Release: r.At,
-			Problem: f.problem(r.Task), Skipped: errors.Is(f.fails, errNothingToAnswer),
+			Task:     r.Task,
+			Sequence: r.Sequence,
+			Player:   i,
+			Kind:     task.Kind,
+			Label:    string(task.Stroke),
+			Meant:    task.Meant,
+			Served:   task.Served(),
+			Release:  r.At,
+			Problem:  f.problem(r.Task),
+			Skipped:  errors.Is(f.fails, errNothingToAnswer),
 		}
 		if m.Kind == "" {
 			m.Kind = feed.BallTask
@@ -279,8 +289,8 @@ func (t Timing) comes(r *feed.Release, before *Interception, m mover) *aimed {
 // errNothingToAnswer is of an answer to a ball that nobody reached.
 var errNothingToAnswer = errors.New("the ball before it is not reached")
 
-// recoverFrom says where a player goes after a task: as much of the way back as the pattern wants, nearer to the net with the
-// group it lies in.
+// recoverFrom says where a player goes after a task: as much of the way back as the pattern wants, nearer to the net
+// with the group it lies in.
 func (t Timing) recoverFrom(m *mover, i int, r feed.Release) {
 	m.recover = t.home(i)
 	if own := t.placed[r.Task].recover; own != nil {
@@ -311,7 +321,8 @@ func (t Timing) visit(m *mover, interception *Interception, f flown) {
 	interception.Needed = late + t.player.Seconds(run.Length) + doing
 	interception.Available = t.Pattern.GapOf(t.Pattern.Tasks[interception.Task])
 	interception.Contact = interception.Release + interception.Needed - doing
-	interception.Spare, interception.Metres, interception.Chance, interception.Trail = interception.Available-interception.Needed, run.Length+back.Length, 1, []Sample{}
+	interception.Spare, interception.Metres, interception.Chance,
+		interception.Trail = interception.Available-interception.Needed, run.Length+back.Length, 1, []Sample{}
 	a := arrival{needed: interception.Needed, reaching: interception.Needed / hurried, available: interception.Available}
 	if interception.Verdict = a.verdict(); interception.Verdict == OutOfReach {
 		interception.Chance = 0
@@ -329,7 +340,8 @@ func (t Timing) intercept(m *mover, interception *Interception, f *aimed, full d
 		react *= known
 	}
 	leaves := math.Max(release+react, m.free)
-	from, back := m.at(t.Drill, p, release)                                 // the split step falls where they are when the ball is struck
+	// the split step falls where they are when the ball is struck
+	from, back := m.at(t.Drill, p, release)
 	if t.Pattern.MethodOf(f.task) == feed.SelfDrop && len(f.contacts) > 0 { // they drop it where they stand
 		leaves, back = release, Route{}
 		from = t.stand(p, f.contacts[0].at.P, f.task.Stroke)

@@ -29,8 +29,20 @@ func sideToSide(t require.TestingT, gap float64) footwork.Drill {
 	return footwork.Drill{
 		World:  sports.World(c, "hard"),
 		Starts: []court.Point{{Y: -12.5}}, Feeder: court.Point{Y: 6},
-		Pattern: feed.Pattern{Method: feed.ByRacket, Gap: gap, Sequences: 2, Pause: 5,
-			Tasks: []feed.Task{ball(sports.Forehand, 3.2), ball(sports.Backhand, -3.2), ball(sports.Forehand, 3), ball(sports.Backhand, -3), ball(sports.Forehand, 2), ball(sports.Backhand, -2)}},
+		Pattern: feed.Pattern{
+			Method:    feed.ByRacket,
+			Gap:       gap,
+			Sequences: 2,
+			Pause:     5,
+			Tasks: []feed.Task{
+				ball(sports.Forehand, 3.2),
+				ball(sports.Backhand, -3.2),
+				ball(sports.Forehand, 3),
+				ball(sports.Backhand, -3),
+				ball(sports.Forehand, 2),
+				ball(sports.Backhand, -2),
+			},
+		},
 		Scatter: map[feed.Method]flight.Scatter{feed.ByRacket: {Speed: 0.04, Elevation: 0.02, Azimuth: 0.02}},
 	}
 }
@@ -122,8 +134,13 @@ func TestABetterPlayerNeverHasLessToSpare(t *testing.T) {
 	long.Check(t, func(t *rapid.T) {
 		d := sideToSide(t, 4)
 		d.Pattern.Sequences = 1
-		d.Pattern.Tasks = []feed.Task{{Stroke: sports.Forehand, Landing: court.At(rapid.Float64Range(-3.5, 3.5).Draw(t, "x"), rapid.Float64Range(-11, -3).Draw(t, "y")),
-			Contact: rapid.SampledFrom([]feed.Moment{feed.Rising, feed.AtTheTop, feed.Falling}).Draw(t, "moment")}}
+		d.Pattern.Tasks = []feed.Task{
+			{
+				Stroke:  sports.Forehand,
+				Landing: court.At(rapid.Float64Range(-3.5, 3.5).Draw(t, "x"), rapid.Float64Range(-11, -3).Draw(t, "y")),
+				Contact: rapid.SampledFrom([]feed.Moment{feed.Rising, feed.AtTheTop, feed.Falling}).Draw(t, "moment"),
+			},
+		}
 		better := clubPlayer
 		better.Top *= rapid.Float64Range(1, 1.5).Draw(t, "faster")
 		better.Speedup *= rapid.Float64Range(1, 1.5).Draw(t, "quicker")
@@ -164,7 +181,13 @@ func TestTouchesShadowsAndCatches(t *testing.T) {
 	require.Equal(t, 2, l.Runners[0].Balls, "only the caught one is a ball, in both sequences")
 	require.InDelta(t, -0.3, l.Interceptions[0].Body.Y, 1e-9)
 	require.Nil(t, l.Interceptions[0].Where)
-	require.InDelta(t, clubPlayer.Seconds(12.2), l.Interceptions[0].Contact, 1e-6, "12.2 m to the net from a standing start")
+	require.InDelta(
+		t,
+		clubPlayer.Seconds(12.2),
+		l.Interceptions[0].Contact,
+		1e-6,
+		"12.2 m to the net from a standing start",
+	)
 	require.Greater(t, l.Interceptions[1].Metres, 10.0)
 	require.NotNil(t, l.Interceptions[2].Where)
 	d.Pattern.Tasks[0].Gap = 1
@@ -180,7 +203,12 @@ func TestSeveralLivePlayers(t *testing.T) {
 	l := line(t, d, clubPlayer)
 	require.Len(t, l.Runners, 2)
 	alone := line(t, sideToSide(t, 2), clubPlayer)
-	require.Less(t, l.Runners[0].Metres, alone.Runners[0].Metres/2, "two who share the court run less than half of one alone")
+	require.Less(
+		t,
+		l.Runners[0].Metres,
+		alone.Runners[0].Metres/2,
+		"two who share the court run less than half of one alone",
+	)
 }
 
 func TestTheForcedWideWayIsLonger(t *testing.T) {
@@ -233,7 +261,14 @@ func TestTheDownTheLinePlayerRunsMore(t *testing.T) {
 		for _, swapped := range []bool{false, true} {
 			behind := c.Length/2 + 0.05*c.Length
 			d := footwork.Drill{World: sports.World(c, ""), Starts: []court.Point{{Y: -behind}}, Feeder: court.Point{Y: behind}}
-			r := feed.Rally{Near: feed.CrossCourt, Far: feed.DownTheLine, Shots: 12, Deep: c.Length / 9, Wide: c.Singles / 6, Pace: sports.HalfPace}
+			r := feed.Rally{
+				Near:  feed.CrossCourt,
+				Far:   feed.DownTheLine,
+				Shots: 12,
+				Deep:  c.Length / 9,
+				Wide:  c.Singles / 6,
+				Pace:  sports.HalfPace,
+			}
 			if swapped {
 				r.Near, r.Far = r.Far, r.Near
 			}
@@ -245,7 +280,14 @@ func TestTheDownTheLinePlayerRunsMore(t *testing.T) {
 			if swapped {
 				cross, straight = straight, cross
 			}
-			require.Greater(t, straight.Metres/float64(straight.Balls), cross.Metres/float64(cross.Balls), "%s swapped %v", id, swapped)
+			require.Greater(
+				t,
+				straight.Metres/float64(straight.Balls),
+				cross.Metres/float64(cross.Balls),
+				"%s swapped %v",
+				id,
+				swapped,
+			)
 		}
 	}
 }
@@ -254,7 +296,20 @@ func TestTwoAgainstOne(t *testing.T) {
 	c, err := sports.Court("tennis")
 	require.NoError(t, err)
 	d := footwork.Drill{World: sports.World(c, ""), Starts: []court.Point{{Y: -12.5}}, Feeder: court.Point{Y: 12}}
-	d.Pattern = feed.Pattern{Method: feed.Live, Gap: 2, Sequences: 1, Rally: &feed.Rally{Near: feed.Alternate, Far: feed.DownTheLine, Pair: true, Shots: 12, Deep: 2.5, Wide: 1, Pace: sports.HalfPace}}
+	d.Pattern = feed.Pattern{
+		Method:    feed.Live,
+		Gap:       2,
+		Sequences: 1,
+		Rally: &feed.Rally{
+			Near:  feed.Alternate,
+			Far:   feed.DownTheLine,
+			Pair:  true,
+			Shots: 12,
+			Deep:  2.5,
+			Wide:  1,
+			Pace:  sports.HalfPace,
+		},
+	}
 	l := line(t, d, clubPlayer)
 	require.Len(t, l.Runners, 3)
 	for _, each := range l.Runners[1:] {

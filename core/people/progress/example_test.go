@@ -9,7 +9,11 @@ import (
 
 func ExampleAdvise() {
 	day := time.Date(2026, 3, 10, 0, 0, 0, 0, time.UTC)
-	a := progress.Advise(progress.Direction, []progress.Evidence{{At: day, Drill: "coin", Rung: progress.Direction, Made: 34, Missed: 4}}, 0)
+	a := progress.Advise(
+		progress.Direction,
+		[]progress.Evidence{{At: day, Drill: "coin", Rung: progress.Direction, Made: 34, Missed: 4}},
+		0,
+	)
 	fmt.Println(a.Decision, "to", a.Next)
 	// Output:
 	// step up to depth

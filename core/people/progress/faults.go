@@ -27,10 +27,10 @@ type FaultTrend struct {
 // rarely is how seldom a change comes about by chance where it is told as one.
 const rarely = 0.1
 
-// TrendOf compares the earlier half of the lessons with the later one, ball by ball: given how often the fault was seen in all, its share
-// in the later balls is binomial where nothing has changed (the conditional test of two Poisson rates, Przyborowski and Wilenski,
-// Biometrika 31 (1940) 313). The sighting with which the first of them begins is left out of the comparison: the lessons were chosen by it, and
-// with it a fault that never changes would seem to go down.
+// TrendOf compares the earlier half of the lessons with the later one, ball by ball: given how often the fault was seen
+// in all, its share in the later balls is binomial where nothing has changed (the conditional test of two Poisson
+// rates, Przyborowski and Wilenski, Biometrika 31 (1940) 313). The sighting with which the first of them begins is left
+// out of the comparison: the lessons were chosen by it, and with it a fault that never changes would seem to go down.
 func TrendOf(fault string, lessons []Watched) FaultTrend {
 	t := FaultTrend{Fault: fault, Lessons: lessons}
 	sum := func(list []Watched) (w Watched) {

@@ -16,8 +16,9 @@ func watched(day, times, balls int) progress.Watched {
 	return progress.Watched{At: time.Date(2026, 3, day, 16, 0, 0, 0, time.UTC), Times: times, Balls: balls}
 }
 
-// By hand: 8 in 40 balls and then 2 in 40. The one with which the lessons begin aside, nine fall on either half alike, and two or fewer on the
-// later one (1 + 9 + 36) / 512 = 0.090 of the time: it is going down. 3 and then 2 leave (1 + 4 + 6) / 16 = 0.69: nothing is clear.
+// By hand: 8 in 40 balls and then 2 in 40. The one with which the lessons begin aside, nine fall on either half alike,
+// and two or fewer on the later one (1 + 9 + 36) / 512 = 0.090 of the time: it is going down. 3 and then 2 leave (1 + 4
+// + 6) / 16 = 0.69: nothing is clear.
 func TestWhetherAFaultGoesDown(t *testing.T) {
 	down := progress.TrendOf("late split step", []progress.Watched{watched(2, 8, 40), watched(9, 2, 40)})
 	require.Equal(t, "down", down.Going)
@@ -38,7 +39,10 @@ func TestTheTrendOfAFault(t *testing.T) {
 		n := rapid.IntRange(2, 8).Draw(t, "lessons")
 		var lessons []progress.Watched
 		for i := range n {
-			lessons = append(lessons, watched(i+1, rapid.IntRange(0, 12).Draw(t, "times"), rapid.IntRange(1, 60).Draw(t, "balls")))
+			lessons = append(
+				lessons,
+				watched(i+1, rapid.IntRange(0, 12).Draw(t, "times"), rapid.IntRange(1, 60).Draw(t, "balls")),
+			)
 		}
 		lessons[0].Times++
 		trend := progress.TrendOf("x", lessons)
@@ -50,7 +54,8 @@ func TestTheTrendOfAFault(t *testing.T) {
 	})
 }
 
-// A fault that is seen as often all the time begins with a lesson in which it was seen: it is called going down no more often than is told.
+// A fault that is seen as often all the time begins with a lesson in which it was seen: it is called going down no more
+// often than is told.
 func TestAFaultThatNeverChangesIsNotCalledGoingDown(t *testing.T) {
 	const tried, balls = 4000, 20
 	for _, share := range []float64{0.005, 0.02, 0.1} {

@@ -13,7 +13,8 @@ import (
 // FormatVersion is the version of the format in which ladders are handed on.
 const FormatVersion = 1
 
-// Ladders are the rungs that a player came to, as they are handed on to another coach: without a name, and without what was counted.
+// Ladders are the rungs that a player came to, as they are handed on to another coach: without a name, and without what
+// was counted.
 type Ladders struct {
 	FormatVersion int         `json:"version" minimum:"1" maximum:"1" description:"Of the format of this document"`
 	Title         string      `json:"title" minLength:"1" maxLength:"80"`

@@ -20,8 +20,9 @@ type Milestone struct {
 	Balls int       `json:"balls"`
 }
 
-// Milestones are the milestones of a stroke, the lowest rung first, of a student who began on a rung and then came to others, the oldest
-// first. A step back takes the milestones from there on back. Evidence is what they did, with the rung of each drill.
+// Milestones are the milestones of a stroke, the lowest rung first, of a student who began on a rung and then came to
+// others, the oldest first. A step back takes the milestones from there on back. Evidence is what they did, with the
+// rung of each drill.
 func Milestones(began Rung, stands []Stand, evidence []Evidence) []Milestone {
 	list := []Milestone{}
 	here := Stand{Rung: began}

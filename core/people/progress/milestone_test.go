@@ -11,7 +11,8 @@ import (
 
 func onDay(n int) time.Time { return time.Date(2026, 3, n, 12, 0, 0, 0, time.UTC) }
 
-// Worked by hand: on consistency 20 of 25 and 4 of 5 were made before the 6th, what was made later or on another rung does not count.
+// Worked by hand: on consistency 20 of 25 and 4 of 5 were made before the 6th, what was made later or on another rung
+// does not count.
 func TestAMilestoneHasWhatWasMadeOnItsRung(t *testing.T) {
 	evidence := []Evidence{
 		{At: onDay(1), Rung: Consistency, Made: 20, Missed: 5},
@@ -21,7 +22,19 @@ func TestAMilestoneHasWhatWasMadeOnItsRung(t *testing.T) {
 		{At: onDay(9), Rung: Direction, Made: 8, Missed: 2},
 	}
 	up := []Stand{{Direction, onDay(6)}, {Depth, onDay(12)}}
-	first, second := Milestone{Rung: Consistency, Next: Direction, At: onDay(6), Made: 24, Balls: 30}, Milestone{Rung: Direction, Next: Depth, At: onDay(12), Made: 8, Balls: 10}
+	first, second := Milestone{
+		Rung:  Consistency,
+		Next:  Direction,
+		At:    onDay(6),
+		Made:  24,
+		Balls: 30,
+	}, Milestone{
+		Rung:  Direction,
+		Next:  Depth,
+		At:    onDay(12),
+		Made:  8,
+		Balls: 10,
+	}
 	require.Equal(t, []Milestone{first, second}, Milestones(Consistency, up, evidence))
 
 	back := append(slices.Clone(up), Stand{Direction, onDay(14)})

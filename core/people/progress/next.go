@@ -81,27 +81,44 @@ func Advise(rung Rung, evidence []Evidence, engagement int) Advice {
 		a.Reason = fmt.Sprintf("%s made: %s is the top rung and it is met. Keep it fresh in points.", score, rung)
 	case met && engagement > 0 && engagement < lowEngagement:
 		a.Held = true
-		a.Reason = fmt.Sprintf("%s made, enough for %s, but the last engagement was %d out of 10. Bring the interest back first.", score, higher, engagement)
+		a.Reason = fmt.Sprintf(
+			"%s made, enough for %s, but the last engagement was %d out of 10. Bring the interest back first.",
+			score,
+			higher,
+			engagement,
+		)
 	case met:
 		a.Decision, a.Next = StepUp, higher
 		a.Reason = fmt.Sprintf("%s made: that is 8 in 10 rather than luck. Go on to %s.", score, higher)
 	case hard && !canFall:
-		a.Reason = fmt.Sprintf("%s made: too hard, and %s is the first rung. Make the feed easier or the target bigger.", score, rung)
+		a.Reason = fmt.Sprintf(
+			"%s made: too hard, and %s is the first rung. Make the feed easier or the target bigger.",
+			score,
+			rung,
+		)
 	case hard:
 		a.Decision, a.Next = StepBack, lower
 		a.Reason = fmt.Sprintf("%s made: nearer 4 in 10 than 6. Take one element away and go back to %s.", score, lower)
 	default:
-		a.Reason = fmt.Sprintf("%s made, %.0f in 100: not clear yet. %s would settle it.", score, 100*float64(made)/float64(a.Balls),
-			units.Count(upTest().MakesToGo(made, missed), "make in a row", "makes in a row"))
+		a.Reason = fmt.Sprintf(
+			"%s made, %.0f in 100: not clear yet. %s would settle it.",
+			score,
+			100*float64(made)/float64(a.Balls),
+			units.Count(upTest().MakesToGo(made, missed), "make in a row", "makes in a row"),
+		)
 	}
 	a.Derivation = explain(a, missed)
 	return a
 }
 
-// Resting is the advice for a stroke that is spared while something hurts: it stays where it is, and nothing is proposed.
+// Resting is the advice for a stroke that is spared while something hurts: it stays where it is, and nothing is
+// proposed.
 func (a Advice) Resting(what string) Advice {
 	a.Decision, a.Next, a.Held = Stay, a.Rung, false
-	a.Reason = fmt.Sprintf("Rested while it hurts (%s): nothing is proposed. Pain means stop; a licensed practitioner says when it goes on.", what)
+	a.Reason = fmt.Sprintf(
+		"Rested while it hurts (%s): nothing is proposed. Pain means stop; a licensed practitioner says when it goes on.",
+		what,
+	)
 	return a
 }
 

@@ -37,8 +37,9 @@ type OnStroke struct {
 	Milestones []Milestone `json:"milestones" description:"That are behind the student, the lowest rung first"`
 }
 
-// Strokes is where a student stands with every stroke that they were put on a rung of, or did a drill for, by its name. Attempts and rungs come
-// oldest first; engagement is how engaged the student was last, out of ten, and 0 where that is not known.
+// Strokes is where a student stands with every stroke that they were put on a rung of, or did a drill for, by its name.
+// Attempts and rungs come oldest first; engagement is how engaged the student was last, out of ten, and 0 where that is
+// not known.
 func Strokes(done []Done, placed []Placed, engagement int) []OnStroke {
 	var order []sports.Stroke
 	stands, began := map[sports.Stroke][]Stand{}, map[sports.Stroke]Rung{}
@@ -58,7 +59,10 @@ func Strokes(done []Done, placed []Placed, engagement int) []OnStroke {
 			}
 			began[d.Stroke] = d.Rung
 		}
-		evidence[d.Stroke] = append(evidence[d.Stroke], Evidence{At: d.At, Drill: d.Name, Rung: d.Rung, Made: d.Made, Missed: d.Missed})
+		evidence[d.Stroke] = append(
+			evidence[d.Stroke],
+			Evidence{At: d.At, Drill: d.Name, Rung: d.Rung, Made: d.Made, Missed: d.Missed},
+		)
 	}
 	slices.Sort(order)
 	list := make([]OnStroke, len(order))
@@ -67,7 +71,10 @@ func Strokes(done []Done, placed []Placed, engagement int) []OnStroke {
 		if n := len(stands[stroke]); n > 0 {
 			here = stands[stroke][n-1]
 		}
-		onIt := slices.DeleteFunc(slices.Clone(evidence[stroke]), func(e Evidence) bool { return e.Rung != here.Rung || !e.At.After(here.At) })
+		onIt := slices.DeleteFunc(
+			slices.Clone(evidence[stroke]),
+			func(e Evidence) bool { return e.Rung != here.Rung || !e.At.After(here.At) },
+		)
 		list[i] = OnStroke{
 			Stroke: stroke, Ladder: Ladder(), Advice: Advise(here.Rung, onIt, engagement),
 			Milestones: Milestones(began[stroke], stands[stroke], evidence[stroke]),

@@ -13,9 +13,36 @@ import (
 func TestStrokesStandWhereTheStudentWasPutLast(t *testing.T) {
 	day := func(n int) time.Time { return time.Date(2026, 3, n, 16, 0, 0, 0, time.UTC) }
 	done := []progress.Done{
-		{Lesson: "1", At: day(1), Name: "Coin", Stroke: sports.Forehand, Rung: progress.Direction, Balls: 20, Made: 15, Missed: 5},
-		{Lesson: "2", At: day(8), Name: "Coin", Stroke: sports.Forehand, Rung: progress.Depth, Balls: 20, Made: 19, Missed: 1},
-		{Lesson: "3", At: day(15), Name: "Serve", Stroke: sports.Serve, Rung: progress.Consistency, Balls: 10, Made: 5, Missed: 5},
+		{
+			Lesson: "1",
+			At:     day(1),
+			Name:   "Coin",
+			Stroke: sports.Forehand,
+			Rung:   progress.Direction,
+			Balls:  20,
+			Made:   15,
+			Missed: 5,
+		},
+		{
+			Lesson: "2",
+			At:     day(8),
+			Name:   "Coin",
+			Stroke: sports.Forehand,
+			Rung:   progress.Depth,
+			Balls:  20,
+			Made:   19,
+			Missed: 1,
+		},
+		{
+			Lesson: "3",
+			At:     day(15),
+			Name:   "Serve",
+			Stroke: sports.Serve,
+			Rung:   progress.Consistency,
+			Balls:  10,
+			Made:   5,
+			Missed: 5,
+		},
 	}
 	on := func(placed ...progress.Placed) map[sports.Stroke]progress.Rung {
 		rungs := map[sports.Stroke]progress.Rung{}
@@ -24,7 +51,12 @@ func TestStrokesStandWhereTheStudentWasPutLast(t *testing.T) {
 		}
 		return rungs
 	}
-	require.Equal(t, map[sports.Stroke]progress.Rung{sports.Forehand: progress.Direction, sports.Serve: progress.Consistency}, on(), "the first drill says where they stand")
+	require.Equal(
+		t,
+		map[sports.Stroke]progress.Rung{sports.Forehand: progress.Direction, sports.Serve: progress.Consistency},
+		on(),
+		"the first drill says where they stand",
+	)
 	later := progress.Placed{Stroke: sports.Forehand, Stand: progress.Stand{Rung: progress.Depth, At: day(7)}}
 	require.Equal(t, progress.Depth, on(later)[sports.Forehand])
 	// On depth only what was done on it since counts: 19 of 20.
@@ -47,6 +79,11 @@ func TestFaultsAreFollowedFromTheLessonInWhichTheyWereSeenFirst(t *testing.T) {
 	})
 	require.Len(t, trends, 2)
 	require.Equal(t, "late", trends[0].Fault)
-	require.Equal(t, []progress.Watched{{At: day(8), Times: 3, Balls: 15}, {At: day(15), Balls: 20}}, trends[0].Lessons, "two drills of a lesson are one lesson")
+	require.Equal(
+		t,
+		[]progress.Watched{{At: day(8), Times: 3, Balls: 15}, {At: day(15), Balls: 20}},
+		trends[0].Lessons,
+		"two drills of a lesson are one lesson",
+	)
 	require.Empty(t, progress.Trends(nil))
 }

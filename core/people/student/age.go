@@ -47,8 +47,8 @@ func CheckBorn(born, today time.Time) error {
 	return nil
 }
 
-// Grown is the age band of somebody on a day by their birthday, and whether it is another one than the profile says; false where no birthday
-// is kept.
+// Grown is the age band of somebody on a day by their birthday, and whether it is another one than the profile says;
+// false where no birthday is kept.
 func (p Profile) Grown(today time.Time) (AgeBand, bool) {
 	born, err := time.Parse(time.DateOnly, p.Born)
 	if err != nil {

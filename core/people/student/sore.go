@@ -59,7 +59,8 @@ type Sore struct {
 	Rests []Strain `json:"rests" maxItems:"6" description:"What it is spared, as the coach ticked it"`
 }
 
-// Proposed is what is usually spared where a part hurts, for a coach to change. Common practice, no source; no medical advice.
+// Proposed is what is usually spared where a part hurts, for a coach to change. Common practice, no source; no medical
+// advice.
 func (p Part) Proposed() []Strain {
 	switch p {
 	case Neck:

@@ -10,11 +10,22 @@ import (
 
 func TestWhatHurtsIsSparedAndStaysPrivate(t *testing.T) {
 	p := student.Profile{Name: "Ines", Hurts: "", Sore: []student.Sore{
-		{Part: student.Shoulder, Side: student.LeftSide, Words: "tight after serving", Since: "2026-03-01", Rests: []student.Strain{student.FullPace, student.ServesAndOverheads}},
+		{
+			Part:  student.Shoulder,
+			Side:  student.LeftSide,
+			Words: "tight after serving",
+			Since: "2026-03-01",
+			Rests: []student.Strain{student.FullPace, student.ServesAndOverheads},
+		},
 		{Part: student.Knee, Rests: []student.Strain{student.Lunges, student.FullPace}},
 		{Part: student.Other, Words: "a cold", Rests: []student.Strain{}},
 	}}
-	require.Equal(t, []student.Strain{student.ServesAndOverheads, student.Lunges, student.FullPace}, p.Rests(), "each once, in their order")
+	require.Equal(
+		t,
+		[]student.Strain{student.ServesAndOverheads, student.Lunges, student.FullPace},
+		p.Rests(),
+		"each once, in their order",
+	)
 	require.Equal(t, []student.Strain{student.Lunges}, p.Spared([]student.Strain{student.Jumps, student.Lunges}))
 	require.Equal(t, "left shoulder, tight after serving; knee; a cold", p.HurtsInWords())
 
@@ -28,7 +39,8 @@ func TestWhatHurtsIsSparedAndStaysPrivate(t *testing.T) {
 	require.Equal(t, "left knee; no deep lunges", free.HurtsInWords())
 }
 
-// Whatever hurts, what is proposed to be spared is among what can be ticked, each once; above the waist no running is spared, below it no serves.
+// Whatever hurts, what is proposed to be spared is among what can be ticked, each once; above the waist no running is
+// spared, below it no serves.
 func TestWhatIsProposedBySoreParts(t *testing.T) {
 	all := student.Strain("").Enum()
 	above := []student.Part{student.Neck, student.Shoulder, student.Elbow, student.Wrist, student.Fingers}
@@ -66,7 +78,13 @@ func TestWhatALineAsksFor(t *testing.T) {
 }
 
 func TestWhatHurtsIsChecked(t *testing.T) {
-	wrong := student.Profile{Name: "Ines", Sore: []student.Sore{{Part: student.Other}, {Part: student.Knee, Rests: []student.Strain{student.Jumps, student.Jumps}}}}
+	wrong := student.Profile{
+		Name: "Ines",
+		Sore: []student.Sore{
+			{Part: student.Other},
+			{Part: student.Knee, Rests: []student.Strain{student.Jumps, student.Jumps}},
+		},
+	}
 	err := wrong.Check()
 	require.ErrorContains(t, err, "say where it hurts")
 	require.ErrorContains(t, err, "ticked already")

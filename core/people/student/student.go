@@ -107,8 +107,8 @@ const longestFault = 60 // characters, so that it can be read on court
 // Watching is what to watch, in one line.
 func (p Profile) Watching() string { return strings.Join(p.Watch, "; ") }
 
-// OnCourt is a profile without what a device does not need to run a lesson: notes, what hurts, what somebody works towards, a birthday. What they
-// are spared stays, without where or why.
+// OnCourt is a profile without what a device does not need to run a lesson: notes, what hurts, what somebody works
+// towards, a birthday. What they are spared stays, without where or why.
 func (p Profile) OnCourt() Profile {
 	if rests := p.Rests(); len(rests) > 0 {
 		p.Sore = []Sore{{Part: Other, Rests: rests}}

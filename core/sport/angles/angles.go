@@ -1,7 +1,7 @@
 // Package angles is how wide a ball can be played from a place, and where the middle between the widest two lies.
 //
-// Places and axes are those of package court; angles are radians from straight along the court. A place that makes no sense is
-// invalid.Fields.
+// Places and axes are those of package court; angles are radians from straight along the court. A place that makes no
+// sense is invalid.Fields.
 package angles
 
 import (
@@ -39,8 +39,8 @@ type Ray struct {
 	Straight bool        `json:"straight" description:"It stays on the side on which it is struck"`
 }
 
-// Sector is everything that can be played from a place: from the widest ball to the left to the widest one to the right, as
-// the one who strikes has them.
+// Sector is everything that can be played from a place: from the widest ball to the left to the widest one to the
+// right, as the one who strikes has them.
 type Sector struct {
 	Name     string      `json:"name"`
 	From     court.Point `json:"from"`
@@ -55,8 +55,8 @@ type Sector struct {
 	NetThere float64     `json:"netThere" description:"How high it is there, metres"`
 }
 
-// Sector works out the widest balls, by halving along the sidelines. The receiver waits so far behind their baseline, in metres.
-// A place that makes no sense is invalid.Fields; it returns ctx.Err() when cancelled.
+// Sector works out the widest balls, by halving along the sidelines. The receiver waits so far behind their baseline,
+// in metres. A place that makes no sense is invalid.Fields; it returns ctx.Err() when cancelled.
 func (k Strike) Sector(ctx context.Context, behind float64) (Sector, error) {
 	if err := k.check(); err != nil {
 		return Sector{}, err
@@ -85,7 +85,12 @@ func (k Strike) Sector(ctx context.Context, behind float64) (Sector, error) {
 		}
 	}
 	if !found[0] || !found[1] {
-		return Sector{}, invalid.Fields{{Path: "pace", Message: "at that pace no ball from there lands inside the lines on both sides; let it be slower, or met higher"}}
+		return Sector{}, invalid.Fields{
+			{
+				Path:    "pace",
+				Message: "at that pace no ball from there lands inside the lines on both sides; let it be slower, or met higher",
+			},
+		}
 	}
 	s.Opening, s.Bisector = s.Left.Angle+s.Right.Angle, (s.Right.Angle-s.Left.Angle)/2
 	s.Wait = k.between(s.Left.To, s.Right.To, ahead*(c.Length/2+behind))
@@ -104,13 +109,16 @@ func (k Strike) between(left, right court.Point, y float64) court.Point {
 	return court.Point{X: k.From.X + math.Tan((angle(left)+angle(right))/2)*math.Abs(y-k.From.Y), Y: y}
 }
 
-// corner is how deep the drives are whose lengths are compared: metres inside the far baseline, and inside the sideline.
+// corner is how deep the drives are whose lengths are compared: metres inside the far baseline, and inside the
+// sideline.
 const corner = 1.0
 
 // toCorner is how long the way into a far corner is.
 func (k Strike) toCorner(ahead, side float64) float64 {
 	c := k.World.Court
-	return k.From.Floor().Distance(court.Point{X: side * (c.Singles/2 - corner*c.Length/fullCourt), Y: ahead * (c.Length/2 - corner*c.Length/fullCourt)})
+	return k.From.Floor().
+		Distance(court.Point{X: side * (c.Singles/2 - corner*c.Length/fullCourt),
+			Y: ahead * (c.Length/2 - corner*c.Length/fullCourt)})
 }
 
 const fullCourt = 23.77 // metres of a tennis court, for which the corner is one metre off the lines
@@ -141,7 +149,8 @@ func (k Strike) check() error {
 	return wrong.Err()
 }
 
-// widest is the ball that lands nearest to the net along a line down the court at x and still passes over it as it should.
+// widest is the ball that lands nearest to the net along a line down the court at x and still passes over it as it
+// should.
 func (k Strike) widest(x, ahead float64) (l flight.Launch, to court.Point, ok bool) {
 	const fine = 1e-3 // metres
 	c := k.World.Court
@@ -217,14 +226,23 @@ func Compare(a, b Sector) string {
 		return s.Right
 	}
 	from, to := steepest(a), steepest(b)
-	sentence := fmt.Sprintf("From %s the steepest ball leaves at %s instead of %s", b.Name, Degrees(to.Angle), Degrees(from.Angle))
+	sentence := fmt.Sprintf(
+		"From %s the steepest ball leaves at %s instead of %s",
+		b.Name,
+		Degrees(to.Angle),
+		Degrees(from.Angle),
+	)
 	turned := (b.Bisector - a.Bisector) * 180 / math.Pi
 	if math.Abs(turned) >= 0.5 {
 		side := "right"
 		if turned < 0 {
 			side = "left"
 		}
-		sentence += fmt.Sprintf("; the middle between the widest two turns by %s to the %s", Degrees(math.Abs(b.Bisector-a.Bisector)), side)
+		sentence += fmt.Sprintf(
+			"; the middle between the widest two turns by %s to the %s",
+			Degrees(math.Abs(b.Bisector-a.Bisector)),
+			side,
+		)
 	}
 	sentence += fmt.Sprintf(", and the opening between them is %s instead of %s.", Degrees(b.Opening), Degrees(a.Opening))
 	return sentence
@@ -239,17 +257,33 @@ func (s Sector) Say(tape court.Tape) string {
 		}
 		return said
 	}
-	sentence := fmt.Sprintf("From %s the widest balls leave at %s and %s: an opening of %s", s.Name, side(s.Left, "left"), side(s.Right, "right"), Degrees(s.Opening))
+	sentence := fmt.Sprintf(
+		"From %s the widest balls leave at %s and %s: an opening of %s",
+		s.Name,
+		side(s.Left, "left"),
+		side(s.Right, "right"),
+		Degrees(s.Opening),
+	)
 	switch aside := math.Abs(s.Wait.X); {
 	case aside < 0.05:
 		sentence += "; the middle between them is the middle of the court"
 	case s.Wait.X*s.From.X > 0:
-		sentence += fmt.Sprintf("; the middle between them is %s from the centre line where the other one waits, on the side of the ball", tape.Length(aside))
+		sentence += fmt.Sprintf(
+			"; the middle between them is %s from the centre line where the other one waits, on the side of the ball",
+			tape.Length(aside),
+		)
 	default:
-		sentence += fmt.Sprintf("; the middle between them is %s from the centre line where the other one waits, on the side that the ball is played across to", tape.Length(aside))
+		sentence += fmt.Sprintf(
+			"; the middle between them is %s from the centre line where the other one waits, on the side that the ball is "+
+				"played across to",
+			tape.Length(aside),
+		)
 	}
 	if s.Longer >= 0.05 {
-		sentence += fmt.Sprintf("; into the far corners the way across is %s longer than the straight one", tape.Length(s.Longer))
+		sentence += fmt.Sprintf(
+			"; into the far corners the way across is %s longer than the straight one",
+			tape.Length(s.Longer),
+		)
 	}
 	return sentence + fmt.Sprintf("; the net is lowest at %s on the way.", tape.Length(s.NetThere))
 }

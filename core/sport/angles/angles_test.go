@@ -18,7 +18,12 @@ import (
 func strike(t require.TestingT, id court.ID, x, deep, high, pace float64) angles.Strike {
 	c, err := sports.Court(id)
 	require.NoError(t, err)
-	return angles.Strike{World: sports.World(c, ""), From: flight.Vec{X: x, Y: -deep * c.Length / 2, Z: high}, Pace: pace, Name: "there"}
+	return angles.Strike{
+		World: sports.World(c, ""),
+		From:  flight.Vec{X: x, Y: -deep * c.Length / 2, Z: high},
+		Pace:  pace,
+		Name:  "there",
+	}
 }
 
 func sector(t require.TestingT, k angles.Strike) angles.Sector {
@@ -29,10 +34,10 @@ func sector(t require.TestingT, k angles.Strike) angles.Sector {
 
 const degree = math.Pi / 180
 
-// From the middle of the baseline, met at 0.9 m, at 17 m/s: about 15° to each side; from the corner 28° across and 1° down the
-// line. By hand from the middle: the widest ball comes down on the sideline 4.11 m aside, 3.46 m beyond the net, 15.35 m along
-// the court, and atan(4.11 ÷ 15.35) = 15.0°. The drives into the far corners, one metre off the lines, are 23.5 and 22.8 m long
-// from 3.8 m aside: √(22.77² + 6.91²) − √(22.77² + 0.69²) = 1.02 m.
+// From the middle of the baseline, met at 0.9 m, at 17 m/s: about 15° to each side; from the corner 28° across and 1°
+// down the line. By hand from the middle: the widest ball comes down on the sideline 4.11 m aside, 3.46 m beyond the
+// net, 15.35 m along the court, and atan(4.11 ÷ 15.35) = 15.0°. The drives into the far corners, one metre off the
+// lines, are 23.5 and 22.8 m long from 3.8 m aside: √(22.77² + 6.91²) − √(22.77² + 0.69²) = 1.02 m.
 func TestAnglesOfTheBaseline(t *testing.T) {
 	pace := sports.RallyPace.Speed(strike(t, "tennis", 0, 1, 0.9, 17).World.Court)
 	middle := sector(t, strike(t, "tennis", 0, 1, 0.9, pace))
@@ -53,7 +58,12 @@ func TestAnglesOfTheBaseline(t *testing.T) {
 	require.InDelta(t, 0.914, corner.NetThere, 0.001)
 	require.NotNil(t, corner.Left.Out)
 	require.Greater(t, corner.Left.Wide, middle.Left.Wide, "across from the corner one is drawn farther out of the court")
-	require.Equal(t, "From there the steepest ball leaves at 28.2° instead of 15°; the middle between the widest two turns by 13.5° to the left, and the opening between them is 29.3° instead of 30°.", angles.Compare(middle, corner))
+	require.Equal(
+		t,
+		"From there the steepest ball leaves at 28.2° instead of 15°; the middle between the widest two turns by 13.5° "+
+			"to the left, and the opening between them is 29.3° instead of 30°.",
+		angles.Compare(middle, corner),
+	)
 }
 
 // Mirrored, higher, slower, nearer: what a coach expects.

@@ -15,7 +15,12 @@ func ExampleStrike_Sector() {
 		panic(err)
 	}
 	// From the forehand corner, at rally pace: everything that can be played, and where it is halved.
-	strike := angles.Strike{World: sports.World(c, ""), From: flight.Vec{X: 3.5, Y: -12, Z: 0.9}, Pace: 17, Name: "the corner"}
+	strike := angles.Strike{
+		World: sports.World(c, ""),
+		From:  flight.Vec{X: 3.5, Y: -12, Z: 0.9},
+		Pace:  17,
+		Name:  "the corner",
+	}
 	sector, err := strike.Sector(context.Background(), 1)
 	if err != nil {
 		panic(err)

@@ -34,7 +34,8 @@ func TestDimensions(t *testing.T) {
 		// ITF Rules of Tennis, Rule 1: 78 ft × 27 ft, doubles 36 ft, service line 21 ft from the net.
 		{"the tennis baseline is 39 ft from the net", "tennis", court.FarBaseline, true, 39 * ft, 78 * ft, 36 * ft},
 		{"the tennis service line is 21 ft from the net", "tennis", court.FarService, true, 21 * ft, 78 * ft, 36 * ft},
-		{"the tennis singles sideline is 13 ft 6 in from the middle", "tennis", court.RightSingles, false, 13.5 * ft, 78 * ft, 36 * ft},
+		{"the tennis singles sideline is 13 ft 6 in from the middle", "tennis", court.RightSingles, false, 13.5 * ft, 78 * ft,
+			36 * ft},
 		// BWF Laws of Badminton, Law 1.
 		{"the badminton short service line is 1.98 m from the net", "badminton", court.FarService, true, 1.98, 13.40, 6.10},
 		{"the badminton long service line is 0.76 m inside", "badminton", court.FarLong, true, 5.94, 13.40, 6.10},
@@ -73,11 +74,16 @@ func TestResolve(t *testing.T) {
 		x, y float64
 	}{
 		// Common practice, no source (T1): 4–5 ft in from the sideline, 6–7 ft in from the baseline.
-		{"a short-ball mark in the far left corner", court.From(court.Off(court.FarBaseline, 6*ft, court.In), court.Off(court.LeftSingles, 4*ft, court.In)), -9.5 * ft, 33 * ft},
-		{"a start behind the near baseline", court.From(court.Off(court.NearBaseline, 3*ft, court.Out), court.Off(court.NearCentre, 0, court.Right)), 0, -42 * ft},
-		{"half-way from the net to the service line", court.From(court.Between(court.NetLine, court.FarService, 0.5), court.Off(court.FarCentre, 1, court.Left)), -1, 10.5 * ft},
-		{"sideline first, baseline second", court.From(court.Off(court.RightSide, 1, court.Out), court.Off(court.FarBaseline, 0, court.In)), 18*ft + 1, 39 * ft},
-		{"this side of the net", court.From(court.Off(court.NetLine, 2, court.Near), court.Off(court.NearCentre, 1, court.Right)), 1, -2},
+		{"a short-ball mark in the far left corner", court.From(court.Off(court.FarBaseline, 6*ft, court.In),
+			court.Off(court.LeftSingles, 4*ft, court.In)), -9.5 * ft, 33 * ft},
+		{"a start behind the near baseline", court.From(court.Off(court.NearBaseline, 3*ft, court.Out),
+			court.Off(court.NearCentre, 0, court.Right)), 0, -42 * ft},
+		{"half-way from the net to the service line", court.From(court.Between(court.NetLine, court.FarService, 0.5),
+			court.Off(court.FarCentre, 1, court.Left)), -1, 10.5 * ft},
+		{"sideline first, baseline second", court.From(court.Off(court.RightSide, 1, court.Out),
+			court.Off(court.FarBaseline, 0, court.In)), 18*ft + 1, 39 * ft},
+		{"this side of the net", court.From(court.Off(court.NetLine, 2, court.Near),
+			court.Off(court.NearCentre, 1, court.Right)), 1, -2},
 		{"a plain place", court.At(1, 2), 1, 2},
 	} {
 		t.Run(c.name, func(t *testing.T) {
@@ -96,12 +102,18 @@ func TestResolveRefuses(t *testing.T) {
 		path string
 		says string
 	}{
-		{"a line this court lacks", court.From(court.Off(court.FarKitchen, 1, court.In), court.Off(court.RightSide, 1, court.In)), "measures.0.line", "no line called"},
-		{"two lines that run the same way", court.From(court.Off(court.FarBaseline, 1, court.In), court.Off(court.FarService, 1, court.In)), "measures.1.line", "run the same way"},
-		{"a direction that the line lacks", court.From(court.Off(court.FarBaseline, 1, court.Left), court.Off(court.RightSide, 1, court.In)), "measures.0.toward", "in or out"},
-		{"in from a line through the middle", court.From(court.Off(court.FarBaseline, 1, court.In), court.Off(court.FarCentre, 1, court.In)), "measures.1.toward", "left or right"},
-		{"a fraction between lines that are not parallel", court.From(court.Between(court.NetLine, court.RightSide, 0.5), court.Off(court.RightSide, 1, court.In)), "measures.0.to", "not parallel"},
-		{"one measure only", court.Mark{Measures: []court.Measure{court.Off(court.FarBaseline, 1, court.In)}}, "measures", "two measures"},
+		{"a line this court lacks", court.From(court.Off(court.FarKitchen, 1, court.In),
+			court.Off(court.RightSide, 1, court.In)), "measures.0.line", "no line called"},
+		{"two lines that run the same way", court.From(court.Off(court.FarBaseline, 1, court.In),
+			court.Off(court.FarService, 1, court.In)), "measures.1.line", "run the same way"},
+		{"a direction that the line lacks", court.From(court.Off(court.FarBaseline, 1, court.Left),
+			court.Off(court.RightSide, 1, court.In)), "measures.0.toward", "in or out"},
+		{"in from a line through the middle", court.From(court.Off(court.FarBaseline, 1, court.In),
+			court.Off(court.FarCentre, 1, court.In)), "measures.1.toward", "left or right"},
+		{"a fraction between lines that are not parallel", court.From(court.Between(court.NetLine, court.RightSide, 0.5),
+			court.Off(court.RightSide, 1, court.In)), "measures.0.to", "not parallel"},
+		{"one measure only", court.Mark{Measures: []court.Measure{court.Off(court.FarBaseline, 1, court.In)}}, "measures",
+			"two measures"},
 		{"both ways at once", court.Mark{Place: &court.Point{}, Measures: []court.Measure{{}}}, "measures", "not both"},
 	} {
 		t.Run(c.name, func(t *testing.T) {
@@ -119,11 +131,29 @@ func TestResolveRefuses(t *testing.T) {
 func TestSay(t *testing.T) {
 	tennis := find(t, "tennis")
 	mark := court.From(court.Off(court.FarBaseline, 6.5*ft, court.In), court.Off(court.LeftSingles, 4.5*ft, court.In))
-	require.Equal(t, "6 ft 6 in inside the far baseline, 4 ft 6 in inside the left singles sideline", tennis.Describe(mark, court.Tape{System: units.Feet}))
-	require.Equal(t, "1.98 m inside the far baseline, 1.37 m inside the left singles sideline", tennis.Describe(mark, court.Tape{System: units.Metres}))
-	require.Equal(t, "0.5 m right of the middle, 2 m this side of the net", tennis.Describe(court.At(0.5, -2), court.Tape{System: units.Metres}))
-	require.Equal(t, "half-way from the net to the far service line, on the far centre line",
-		tennis.Describe(court.From(court.Between(court.NetLine, court.FarService, 0.5), court.Off(court.FarCentre, 0, court.Right)), court.Tape{System: units.Metres}))
+	require.Equal(
+		t,
+		"6 ft 6 in inside the far baseline, 4 ft 6 in inside the left singles sideline",
+		tennis.Describe(mark, court.Tape{System: units.Feet}),
+	)
+	require.Equal(
+		t,
+		"1.98 m inside the far baseline, 1.37 m inside the left singles sideline",
+		tennis.Describe(mark, court.Tape{System: units.Metres}),
+	)
+	require.Equal(
+		t,
+		"0.5 m right of the middle, 2 m this side of the net",
+		tennis.Describe(court.At(0.5, -2), court.Tape{System: units.Metres}),
+	)
+	require.Equal(
+		t,
+		"half-way from the net to the far service line, on the far centre line",
+		tennis.Describe(
+			court.From(court.Between(court.NetLine, court.FarService, 0.5), court.Off(court.FarCentre, 0, court.Right)),
+			court.Tape{System: units.Metres},
+		),
+	)
 }
 
 func TestShape(t *testing.T) {
@@ -138,7 +168,13 @@ func TestShape(t *testing.T) {
 	require.InDelta(t, math.Pi/2, edge.Area, 1e-3)
 	require.InDelta(t, 0, edge.Margin, 1e-9)
 	// Common practice, no source (T1): 4 ft from the sideline is the nearest line, not 6 ft from the baseline.
-	corner, err := tennis.Shape(court.Ring(1, court.From(court.Off(court.FarBaseline, 6*ft, court.In), court.Off(court.RightSingles, 4*ft, court.In))), court.Singles)
+	corner, err := tennis.Shape(
+		court.Ring(
+			1,
+			court.From(court.Off(court.FarBaseline, 6*ft, court.In), court.Off(court.RightSingles, 4*ft, court.In)),
+		),
+		court.Singles,
+	)
 	require.NoError(t, err)
 	require.Equal(t, court.RightSingles, corner.Nearest)
 	require.InDelta(t, 4*ft, corner.Margin, 1e-9)
@@ -179,8 +215,18 @@ func TestMeasuringAPlaceAndResolvingItGivesItBack(t *testing.T) {
 	long.Check(t, func(t *rapid.T) {
 		c := rapid.SampledFrom(sports.Courts()).Draw(t, "court")
 		p := anyPlace(t, c)
-		lines := []court.Measure{court.Off(rapid.SampledFrom([]court.LineID{court.FarBaseline, court.NearBaseline, court.NetLine}).Draw(t, "across"), 0, ""),
-			court.Off(rapid.SampledFrom([]court.LineID{court.LeftSide, court.RightSide, court.FarCentre}).Draw(t, "along"), 0, "")}
+		lines := []court.Measure{
+			court.Off(
+				rapid.SampledFrom([]court.LineID{court.FarBaseline, court.NearBaseline, court.NetLine}).Draw(t, "across"),
+				0,
+				"",
+			),
+			court.Off(
+				rapid.SampledFrom([]court.LineID{court.LeftSide, court.RightSide, court.FarCentre}).Draw(t, "along"),
+				0,
+				"",
+			),
+		}
 		mark := c.Measure(p, court.Mark{Measures: lines})
 		back, err := c.Resolve(mark)
 		require.NoError(t, err)

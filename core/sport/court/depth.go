@@ -2,8 +2,8 @@ package court
 
 import "math"
 
-// How far from the net balls go that are told in a word, as shares of the half, and how far to a side, as shares of half the
-// width. Common practice, no source.
+// How far from the net balls go that are told in a word, as shares of the half, and how far to a side, as shares of
+// half the width. Common practice, no source.
 const (
 	DeepShare  = 0.8
 	MidShare   = 0.58
@@ -11,8 +11,8 @@ const (
 	WideShare  = 0.8
 )
 
-// AtDepth is how far along the court a depth on the near half is: a share of the half from the net, and with walls of the whole
-// court from the front wall.
+// AtDepth is how far along the court a depth on the near half is: a share of the half from the net, and with walls of
+// the whole court from the front wall.
 func (c Court) AtDepth(share float64) float64 {
 	if !c.HasNet() {
 		return c.Length/2 - share*c.Length
@@ -20,8 +20,8 @@ func (c Court) AtDepth(share float64) float64 {
 	return -share * c.Length / 2
 }
 
-// Ends are the line at the far end of a court, in squash the back wall's, and the sideline for singles on one side; false where
-// it has none.
+// Ends are the line at the far end of a court, in squash the back wall's, and the sideline for singles on one side;
+// false where it has none.
 func (c Court) Ends(left bool) (back, side LineID, ok bool) {
 	end, x := c.Length/2, c.Singles/2
 	if !c.HasNet() {
@@ -41,7 +41,8 @@ func (c Court) Ends(left bool) (back, side LineID, ok bool) {
 	return back, side, back != "" && side != ""
 }
 
-// Third is which third of a half of the table, from the net, a place lies in; empty where there is none, and beside the table.
+// Third is which third of a half of the table, from the net, a place lies in; empty where there is none, and beside the
+// table.
 func (c Court) Third(p Point) string {
 	if !c.AtTable() || math.Abs(p.Y) > c.Length/2 || math.Abs(p.X) > c.Width/2 {
 		return ""
@@ -49,8 +50,8 @@ func (c Court) Third(p Point) string {
 	return []string{"short third", "middle third", "long third"}[min(2, int(3*math.Abs(p.Y)/(c.Length/2)))]
 }
 
-// Nearby says where a place is from the nearest line across the court and the nearest one along it, and as a plain place where
-// the court has none.
+// Nearby says where a place is from the nearest line across the court and the nearest one along it, and as a plain
+// place where the court has none.
 func (c Court) Nearby(p Point) Mark {
 	var like Mark
 	for _, across := range []bool{true, false} {

@@ -15,7 +15,8 @@ import (
 func TestThirdsOfATable(t *testing.T) {
 	c, err := sports.Court("table-tennis")
 	require.NoError(t, err)
-	for y, third := range map[float64]string{-0.1: "short third", 0.45: "short third", -0.5: "middle third", 0.9: "middle third", -0.92: "long third", 1.37: "long third", -1.5: ""} {
+	for y, third := range map[float64]string{-0.1: "short third", 0.45: "short third", -0.5: "middle third",
+		0.9: "middle third", -0.92: "long third", 1.37: "long third", -1.5: ""} {
 		require.Equal(t, third, c.Third(court.Point{X: 0.3, Y: y}), y)
 	}
 	full, err := sports.Court("tennis")
@@ -27,7 +28,10 @@ func TestThirdsOfATable(t *testing.T) {
 func TestAPlaceIsSaidFromTheNearestLines(t *testing.T) {
 	long.Check(t, func(r *rapid.T) {
 		c := rapid.SampledFrom(sports.Courts()).Draw(r, "court")
-		p := court.Point{X: rapid.Float64Range(-c.Width/2, c.Width/2).Draw(r, "x"), Y: rapid.Float64Range(-c.Length/2, c.Length/2).Draw(r, "y")}
+		p := court.Point{
+			X: rapid.Float64Range(-c.Width/2, c.Width/2).Draw(r, "x"),
+			Y: rapid.Float64Range(-c.Length/2, c.Length/2).Draw(r, "y"),
+		}
 		mark := c.Nearby(p)
 		at, err := c.Resolve(mark)
 		require.NoError(r, err)

@@ -14,7 +14,10 @@ func ExampleCourt_Resolve() {
 		panic(err)
 	}
 	// The aim for a short ball: 6.5 ft in from the baseline, 4.5 ft in from the sideline.
-	mark := court.From(court.Off(court.FarBaseline, 6.5*units.Foot, court.In), court.Off(court.LeftSingles, 4.5*units.Foot, court.In))
+	mark := court.From(
+		court.Off(court.FarBaseline, 6.5*units.Foot, court.In),
+		court.Off(court.LeftSingles, 4.5*units.Foot, court.In),
+	)
 	at, err := c.Resolve(mark)
 	if err != nil {
 		panic(err)

@@ -1,6 +1,7 @@
 package court
 
-// Holds says whether a place on the floor lies in a target on the floor; its edge counts. A gate, a window and a wall band hold none.
+// Holds says whether a place on the floor lies in a target on the floor; its edge counts. A gate, a window and a wall
+// band hold none.
 func (s Shape) Holds(p Point) bool {
 	if s.Radius > 0 {
 		return s.Centre.Distance(p) <= s.Radius+grain

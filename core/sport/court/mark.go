@@ -117,7 +117,10 @@ func (c Court) Resolve(m Mark) (Point, error) {
 		}
 	}
 	if wrong.Err() == nil && across[0] == across[1] {
-		wrong.Add("measures.1.line", "both lines run the same way; measure once from a line along the net and once from a line up the court")
+		wrong.Add(
+			"measures.1.line",
+			"both lines run the same way; measure once from a line along the net and once from a line up the court",
+		)
 	}
 	if wrong.Err() != nil {
 		return Point{}, wrong.Err()
@@ -136,11 +139,15 @@ func (c Court) along(a Along) (Point, error) {
 	case line.Across() && a.From == Right, !line.Across() && a.From == Far:
 		from, to = to, from
 	case line.Across() && a.From != Left, !line.Across() && a.From != Near:
-		return Point{}, invalid.Fields{{Path: "along.from", Message: fmt.Sprintf("the %s has a left and a right end, or a near and a far one", line.Name)}}
+		return Point{}, invalid.Fields{
+			{Path: "along.from", Message: fmt.Sprintf("the %s has a left and a right end, or a near and a far one", line.Name)},
+		}
 	}
 	length := from.Distance(to)
 	if a.Distance > length {
-		return Point{}, invalid.Fields{{Path: "along.distance", Message: fmt.Sprintf("the %s is only %s long", line.Name, units.Metres.Length(length))}}
+		return Point{}, invalid.Fields{
+			{Path: "along.distance", Message: fmt.Sprintf("the %s is only %s long", line.Name, units.Metres.Length(length))},
+		}
 	}
 	share := a.Distance / length
 	return Point{from.X + share*(to.X-from.X), from.Y + share*(to.Y-from.Y)}, nil
@@ -154,8 +161,12 @@ func (c Court) onMap(p Point) (Point, error) {
 	if c.OnMap(p) {
 		return p, nil
 	}
-	return Point{}, fmt.Errorf("this place is off the map: it has to be on the court or within the run-off, %s behind the baseline and %s beside the sideline",
-		units.Metres.Length(c.RunOff.Back), units.Metres.Length(c.RunOff.Side))
+	return Point{}, fmt.Errorf(
+		"this place is off the map: it has to be on the court or within the run-off, %s behind the baseline and %s "+
+			"beside the sideline",
+		units.Metres.Length(c.RunOff.Back),
+		units.Metres.Length(c.RunOff.Side),
+	)
 }
 
 // coordinate resolves one measure; isY says that it fixed y.
@@ -172,7 +183,9 @@ func (c Court) coordinate(m Measure) (value float64, isY bool, err error) {
 		}
 		end, alike := other.position()
 		if alike != isY {
-			return 0, false, invalid.Fields{{Path: "to", Message: fmt.Sprintf("the %s and the %s are not parallel", line.Name, other.Name)}}
+			return 0, false, invalid.Fields{
+				{Path: "to", Message: fmt.Sprintf("the %s and the %s are not parallel", line.Name, other.Name)},
+			}
 		}
 		return start + *m.Fraction*(end-start), isY, nil
 	}

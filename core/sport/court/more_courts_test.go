@@ -95,7 +95,8 @@ func TestMarksOfTheFarPlayerAndAlongLines(t *testing.T) {
 	require.InDelta(t, 21*ft, p.Y, 1e-9)
 	require.Equal(t, along, along.Mirrored().Mirrored())
 	for path, bad := range map[string]court.Along{
-		"along.line": {Line: "rope", From: court.Left}, "along.from": {Line: court.FarService, From: court.Near}, "along.distance": {Line: court.FarService, Distance: 20, From: court.Left},
+		"along.line": {Line: "rope", From: court.Left}, "along.from": {Line: court.FarService, From: court.Near},
+		"along.distance": {Line: court.FarService, Distance: 20, From: court.Left},
 	} {
 		_, err := tennis.Resolve(court.Mark{Along: &bad})
 		var fields invalid.Fields
@@ -113,7 +114,11 @@ func TestChangingTheCourt(t *testing.T) {
 	require.InDelta(t, -9*ft+4*ft, both.Keeps.At.X, 1e-9, "a red court has one sideline")
 	// Scaled, they shrink with the half: 6 × 36/78 ft.
 	require.InDelta(t, 18*ft-6*ft*36/78, both.Scales.At.Y, 1e-9)
-	lost := tennis.Preview(court.From(court.Off(court.FarService, 1, court.In), court.Off(court.FarCentre, 0, court.Right)), pickleball, court.Tape{})
+	lost := tennis.Preview(
+		court.From(court.Off(court.FarService, 1, court.In), court.Off(court.FarCentre, 0, court.Right)),
+		pickleball,
+		court.Tape{},
+	)
 	require.Nil(t, lost.Keeps.At)
 	require.Contains(t, lost.Keeps.Problem, "no line called")
 	require.NotEmpty(t, lost.Keeps.Mark.Measures, "the mark itself is not lost")
@@ -122,7 +127,10 @@ func TestChangingTheCourt(t *testing.T) {
 func TestChangingTheCourtAndBackRestoresEveryMark(t *testing.T) {
 	long.Check(t, func(t *rapid.T) {
 		from, to := rapid.SampledFrom(sports.Courts()).Draw(t, "from"), rapid.SampledFrom(sports.Courts()).Draw(t, "to")
-		mark := from.Measure(anyPlace(t, from), court.From(court.Off(from.Lines[0].ID, 0, ""), court.Off(from.Lines[2].ID, 0, "")))
+		mark := from.Measure(
+			anyPlace(t, from),
+			court.From(court.Off(from.Lines[0].ID, 0, ""), court.Off(from.Lines[2].ID, 0, "")),
+		)
 		mark.Scales = rapid.Bool().Draw(t, "scales")
 		before, err := from.Resolve(mark)
 		if err != nil {
@@ -146,15 +154,24 @@ func TestTargets(t *testing.T) {
 		target            court.Target
 		area, out, margin float64
 	}{
-		{"a box by name is all of itself", tennis, court.Target{Kind: court.BoxTarget, Box: "far-deuce-service-box"}, 13.5 * 21 * ft * ft, 0, 13.5 * ft / 2},
-		{"a rectangle round a mark", tennis, court.Target{Kind: court.BoxTarget, Mark: &at, Width: 1, Depth: 2}, 2, 0, 13.5*ft - 2},
-		{"a triangle, by hand 2 × 3 / 2", tennis, court.Target{Kind: court.Polygon, Points: []court.Mark{corner(0, 5), corner(2, 5), corner(0, 8)}}, 3, 0, 13.5*ft - 2./3},
-		{"half of a square over the baseline is out", tennis, court.Target{Kind: court.Polygon, Points: []court.Mark{corner(-1, 39*ft-1), corner(1, 39*ft-1), corner(1, 39*ft+1), corner(-1, 39*ft+1)}}, 2, 0.5, 0},
-		{"a can on the baseline counts only by half", tennis, court.Target{Kind: court.Object, Radius: 0.1, Mark: &[]court.Mark{court.At(0, 39*ft)}[0]}, math.Pi * 0.01 / 2, 0.5, 0},
-		{"two bounces in a half of the table", table, court.Target{Kind: court.DoubleBounce, Box: "far-right-half-court"}, 1.525 / 2 * 1.37, 0, 1.525 / 4},
-		{"a band across the whole front wall", squash, court.Target{Kind: court.WallBand, Low: 1.78, High: 2.78}, 6.4, 0, 1.30},
-		{"a band that reaches over the line by half", squash, court.Target{Kind: court.WallBand, Low: 4.07, High: 5.07, Width: 2, Mark: &[]court.Mark{court.At(2, 0)}[0]}, 2 * 0.5, 0.5, -0.5},
-		{"a window over the middle of the net", tennis, court.Target{Kind: court.Window, Low: 0.5, High: 1.5, Width: 2, Mark: &[]court.Mark{court.At(0, 0)}[0]}, 2, 0, 0.5},
+		{"a box by name is all of itself", tennis, court.Target{Kind: court.BoxTarget, Box: "far-deuce-service-box"},
+			13.5 * 21 * ft * ft, 0, 13.5 * ft / 2},
+		{"a rectangle round a mark", tennis, court.Target{Kind: court.BoxTarget, Mark: &at, Width: 1, Depth: 2}, 2, 0,
+			13.5*ft - 2},
+		{"a triangle, by hand 2 × 3 / 2", tennis, court.Target{Kind: court.Polygon,
+			Points: []court.Mark{corner(0, 5), corner(2, 5), corner(0, 8)}}, 3, 0, 13.5*ft - 2./3},
+		{"half of a square over the baseline is out", tennis, court.Target{Kind: court.Polygon,
+			Points: []court.Mark{corner(-1, 39*ft-1), corner(1, 39*ft-1), corner(1, 39*ft+1), corner(-1, 39*ft+1)}}, 2, 0.5, 0},
+		{"a can on the baseline counts only by half", tennis, court.Target{Kind: court.Object, Radius: 0.1,
+			Mark: &[]court.Mark{court.At(0, 39*ft)}[0]}, math.Pi * 0.01 / 2, 0.5, 0},
+		{"two bounces in a half of the table", table, court.Target{Kind: court.DoubleBounce, Box: "far-right-half-court"},
+			1.525 / 2 * 1.37, 0, 1.525 / 4},
+		{"a band across the whole front wall", squash, court.Target{Kind: court.WallBand, Low: 1.78, High: 2.78}, 6.4, 0,
+			1.30},
+		{"a band that reaches over the line by half", squash, court.Target{Kind: court.WallBand, Low: 4.07, High: 5.07,
+			Width: 2, Mark: &[]court.Mark{court.At(2, 0)}[0]}, 2 * 0.5, 0.5, -0.5},
+		{"a window over the middle of the net", tennis, court.Target{Kind: court.Window, Low: 0.5, High: 1.5, Width: 2,
+			Mark: &[]court.Mark{court.At(0, 0)}[0]}, 2, 0, 0.5},
 	} {
 		t.Run(c.name, func(t *testing.T) {
 			s, err := c.court.Shape(c.target, court.Singles)
@@ -193,10 +210,14 @@ func TestTargets(t *testing.T) {
 		target court.Target
 		path   string
 	}{
-		{"a polygon that crosses itself", tennis, court.Target{Kind: court.Polygon, Points: []court.Mark{corner(0, 5), corner(2, 8), corner(2, 5), corner(0, 8)}}, "points"},
-		{"two corners", tennis, court.Target{Kind: court.Polygon, Points: []court.Mark{corner(0, 5), corner(2, 8)}}, "points"},
-		{"a polygon of no size", tennis, court.Target{Kind: court.Polygon, Points: []court.Mark{corner(0, 5), corner(1, 5), corner(2, 5)}}, "points"},
-		{"a corner off the map", tennis, court.Target{Kind: court.Polygon, Points: []court.Mark{corner(0, 5), corner(50, 5), corner(2, 8)}}, "points.1"},
+		{"a polygon that crosses itself", tennis, court.Target{Kind: court.Polygon,
+			Points: []court.Mark{corner(0, 5), corner(2, 8), corner(2, 5), corner(0, 8)}}, "points"},
+		{"two corners", tennis, court.Target{Kind: court.Polygon, Points: []court.Mark{corner(0, 5), corner(2, 8)}},
+			"points"},
+		{"a polygon of no size", tennis, court.Target{Kind: court.Polygon,
+			Points: []court.Mark{corner(0, 5), corner(1, 5), corner(2, 5)}}, "points"},
+		{"a corner off the map", tennis, court.Target{Kind: court.Polygon,
+			Points: []court.Mark{corner(0, 5), corner(50, 5), corner(2, 8)}}, "points.1"},
 		{"a box that is not there", tennis, court.Target{Kind: court.BoxTarget, Box: "attic"}, "box"},
 		{"a rectangle of no depth", tennis, court.Target{Kind: court.BoxTarget, Mark: &at, Width: 1}, "depth"},
 		{"a gate of one post", tennis, court.Target{Kind: court.Gate, Mark: &post}, "other"},
@@ -248,7 +269,12 @@ func TestRegions(t *testing.T) {
 	require.InDelta(t, 0.6*21*ft, bands[0].To, 1e-9)
 
 	own := court.Scheme{Name: "mine", Court: "tennis", Depths: []court.Depth{
-		{Name: "a", Stop: court.Off(court.NearService, 0, court.Out)}, {Name: "b", Stop: court.Off(court.NearService, 1, court.In)}, {Name: "c"},
+		{
+			Name: "a",
+			Stop: court.Off(court.NearService, 0, court.Out),
+		},
+		{Name: "b", Stop: court.Off(court.NearService, 1, court.In)},
+		{Name: "c"},
 	}}
 	for path, change := range map[string]func(*court.Scheme){
 		"depths.1.stop":      func(*court.Scheme) {},
@@ -336,7 +362,8 @@ func TestReadMeasure(t *testing.T) {
 		require.Equal(t, want.To, got.To)
 		require.Equal(t, want.Fraction, got.Fraction, text)
 	}
-	for _, text := range []string{"", "near the net", "4 ft inside the rope", "most from the net to the baseline", "half-way from the net to the roof"} {
+	for _, text := range []string{"", "near the net", "4 ft inside the rope", "most from the net to the baseline",
+		"half-way from the net to the roof"} {
 		_, err := tennis.ReadMeasure(text, was, 0.8)
 		require.Error(t, err, text)
 	}
@@ -352,8 +379,10 @@ func TestRetypeAPlainPlaceAndOneAlongALine(t *testing.T) {
 		path, text string
 		x, y       float64
 	}{
-		{"place.x", "1.5 m right", 1.5, -2}, {"place.x", "1.5 m left", -1.5, -2}, {"place.x", "-1.5 m", -1.5, -2}, {"place.x", "1.5 m", 1.5, -2},
-		{"place.x", "on the right singles sideline", 4.115, -2}, {"place.y", "on the near service line", 1, -6.401}, {"place.y", "on the service line", 1, -6.401},
+		{"place.x", "1.5 m right", 1.5, -2}, {"place.x", "1.5 m left", -1.5, -2}, {"place.x", "-1.5 m", -1.5, -2},
+		{"place.x", "1.5 m", 1.5, -2},
+		{"place.x", "on the right singles sideline", 4.115, -2}, {"place.y", "on the near service line", 1, -6.401},
+		{"place.y", "on the service line", 1, -6.401},
 		{"place.y", "3 m", 1, -3}, {"place.y", "3 m beyond", 1, 3}, {"place.y", "-3 m", 1, -3}, {"place.x", "0", 0, -2},
 	} {
 		got, err := tennis.Retype(place, c.path, c.text, 0.8)
@@ -361,7 +390,8 @@ func TestRetypeAPlainPlaceAndOneAlongALine(t *testing.T) {
 		require.InDelta(t, c.x, got.Place.X, 1e-3, c.text)
 		require.InDelta(t, c.y, got.Place.Y, 1e-3, c.text)
 	}
-	for path, text := range map[string]string{"place.x": "on the near service line", "place.y": "-1 m beyond", "along": "on the near service line"} {
+	for path, text := range map[string]string{"place.x": "on the near service line", "place.y": "-1 m beyond",
+		"along": "on the near service line"} {
 		_, err := tennis.Retype(place, path, text, 0.8)
 		require.Error(t, err, text)
 	}
@@ -379,7 +409,10 @@ func TestAShareIsOfABoxThatHoldsTheTarget(t *testing.T) {
 		c := rapid.SampledFrom(sports.Courts()).Draw(t, "court")
 		x, y := rapid.Float64Range(-0.5, 0.5).Draw(t, "x")*c.Singles, rapid.Float64Range(-0.5, 0.5).Draw(t, "y")*c.Length
 		mark := court.At(x, y)
-		shape, err := c.Shape(court.Target{Kind: court.Circle, Mark: &mark, Radius: rapid.Float64Range(0.05, 8).Draw(t, "radius")}, "")
+		shape, err := c.Shape(
+			court.Target{Kind: court.Circle, Mark: &mark, Radius: rapid.Float64Range(0.05, 8).Draw(t, "radius")},
+			"",
+		)
 		require.NoError(t, err)
 		require.GreaterOrEqual(t, shape.Share, 0.0)
 		require.LessOrEqual(t, shape.Share, 1.0)
@@ -415,7 +448,10 @@ func TestFactsOfTheTrade(t *testing.T) {
 		require.Zero(t, s.Out, "the circle touches the line and no more")
 	})
 	t.Run("T1: in doubles 4 ft and 6 ft from the outer line", func(t *testing.T) {
-		s, err := tennis.Shape(court.Ring(4.5*ft, say(tennis, far, side, "6 ft", "4 ft inside the right sideline")), court.Doubles)
+		s, err := tennis.Shape(
+			court.Ring(4.5*ft, say(tennis, far, side, "6 ft", "4 ft inside the right sideline")),
+			court.Doubles,
+		)
 		require.NoError(t, err)
 		require.InDelta(t, 14*ft, s.Centre.X, 1e-9)
 		require.InDelta(t, 4*ft, s.Margin, 1e-9)
@@ -436,7 +472,13 @@ func TestFactsOfTheTrade(t *testing.T) {
 		require.Equal(t, court.RightSingles, line.ID)
 	})
 	t.Run("T16: cones 6 in inside the no-volley zone", func(t *testing.T) {
-		mark := say(pickleball, court.Off(court.FarKitchen, 0, court.In), court.Off(court.RightSide, 0, court.In), "6 in", "3 ft")
+		mark := say(
+			pickleball,
+			court.Off(court.FarKitchen, 0, court.In),
+			court.Off(court.RightSide, 0, court.In),
+			"6 in",
+			"3 ft",
+		)
 		p, err := pickleball.Resolve(mark)
 		require.NoError(t, err)
 		require.InDelta(t, 6.5*ft, p.Y, 1e-9)

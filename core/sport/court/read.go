@@ -12,16 +12,32 @@ import (
 )
 
 // ErrMeasure says that a text does not measure a place from a line.
-var ErrMeasure = errors.New("a length was expected, such as 4 ft 6 in, 1.4 m or 3 steps, or: 2 ft inside the far baseline, half-way from the net to the far service line, 3/4 back")
+var ErrMeasure = errors.New(
+	"a length was expected, such as 4 ft 6 in, 1.4 m or 3 steps, or: 2 ft inside the far baseline, half-way from the " +
+		"net to the far service line, 3/4 back",
+)
 
 var (
 	betweenForm = regexp.MustCompile(`^(.+?) from (?:the )?(.+?) to (?:the )?(.+)$`)
-	offsetForm  = regexp.MustCompile(`^(.+?) (inside|in from|behind|outside|this side of|beyond|left of|right of) (?:the )?(.+)$`)
-	sideForm    = regexp.MustCompile(`^(.+?) (inside|behind|outside|this side|beyond|near|far|left|right)$`)
-	onForm      = regexp.MustCompile(`^on (?:the )?(.+)$`)
-	towards     = map[string]Toward{
-		"inside": In, "in from": In, "behind": Out, "outside": Out, "this side of": Near, "beyond": Far, "left of": Left, "right of": Right,
-		"this side": Near, "near": Near, "far": Far, "left": Left, "right": Right,
+	offsetForm  = regexp.MustCompile(
+		`^(.+?) (inside|in from|behind|outside|this side of|beyond|left of|right of) (?:the )?(.+)$`,
+	)
+	sideForm = regexp.MustCompile(`^(.+?) (inside|behind|outside|this side|beyond|near|far|left|right)$`)
+	onForm   = regexp.MustCompile(`^on (?:the )?(.+)$`)
+	towards  = map[string]Toward{
+		"inside":       In,
+		"in from":      In,
+		"behind":       Out,
+		"outside":      Out,
+		"this side of": Near,
+		"beyond":       Far,
+		"left of":      Left,
+		"right of":     Right,
+		"this side":    Near,
+		"near":         Near,
+		"far":          Far,
+		"left":         Left,
+		"right":        Right,
 	}
 	opposite = map[Toward]Toward{In: Out, Out: In, Near: Far, Far: Near, Left: Right, Right: Left}
 )
@@ -122,7 +138,8 @@ func (c Court) Retype(m Mark, path, text string, step float64) (Mark, error) {
 	if err != nil {
 		return m, fmt.Errorf("%q: %w", text, ErrMeasure)
 	}
-	side := map[string]Toward{"left": Left, "right": Right, "this side": Near, "near": Near, "beyond": Far, "far": Far}[found[2]]
+	side := map[string]Toward{"left": Left, "right": Right, "this side": Near, "near": Near, "beyond": Far,
+		"far": Far}[found[2]]
 	if back && side != "" {
 		return m, fmt.Errorf("%q: say either minus or %s", text, found[2])
 	}
@@ -186,7 +203,11 @@ func (c Court) putOn(m Mark, path, name string) (Mark, error) {
 	case path == "place.x" && !isY:
 		p.X = at
 	default:
-		return m, fmt.Errorf("the %s runs the other way: it says how far %s, not this", line.Name, map[bool]string{true: "from the net", false: "left or right"}[isY])
+		return m, fmt.Errorf(
+			"the %s runs the other way: it says how far %s, not this",
+			line.Name,
+			map[bool]string{true: "from the net", false: "left or right"}[isY],
+		)
 	}
 	m.Place = &p
 	return m, nil

@@ -65,7 +65,11 @@ func (c Court) Parts(m Mark, system units.System) []Part {
 	switch {
 	case m.Place != nil:
 		return []Part{
-			{Path: "place.x", Text: system.Write(math.Abs(m.Place.X)), After: directionFrom(word(m.Place.X, 0, false), false) + " the middle"},
+			{
+				Path:  "place.x",
+				Text:  system.Write(math.Abs(m.Place.X)),
+				After: directionFrom(word(m.Place.X, 0, false), false) + " the middle",
+			},
 			{Path: "place.y", Text: system.Write(math.Abs(m.Place.Y)), After: c.beyond(m.Place.Y)},
 		}
 	case m.Along != nil:

@@ -93,7 +93,12 @@ func (c Court) around(s Shape, format Format) (box Box, ok bool) {
 	half, end := c.InPlay(format)/2, c.Length/2
 	part := clip(s.Corners, rectangle(-half, half, -end, end))
 	if r := s.Radius; r > 0 {
-		part = rectangle(math.Max(-half, s.Centre.X-r), math.Min(half, s.Centre.X+r), math.Max(-end, s.Centre.Y-r), math.Min(end, s.Centre.Y+r))
+		part = rectangle(
+			math.Max(-half, s.Centre.X-r),
+			math.Min(half, s.Centre.X+r),
+			math.Max(-end, s.Centre.Y-r),
+			math.Min(end, s.Centre.Y+r),
+		)
 	}
 	for _, b := range c.Boxes {
 		if !slices.ContainsFunc(part, func(p Point) bool { return !b.nearly(p) }) {
@@ -142,7 +147,8 @@ func (t Target) Clone() Target {
 	return t
 }
 
-// CloneMarks copies marks in their places, so that changing them leaves what they were copied from alone; none stays none.
+// CloneMarks copies marks in their places, so that changing them leaves what they were copied from alone; none stays
+// none.
 func CloneMarks(marks ...**Mark) {
 	for _, mark := range marks {
 		if *mark != nil {

@@ -70,7 +70,12 @@ var targetRules = []targetRule{
 				box, _ := c.Box(t.Box)
 				return box.Name
 			}
-			return fmt.Sprintf("rectangle %s wide and %s deep round the mark: %s", tape.Length(t.Width), tape.Length(t.Depth), at)
+			return fmt.Sprintf(
+				"rectangle %s wide and %s deep round the mark: %s",
+				tape.Length(t.Width),
+				tape.Length(t.Depth),
+				at,
+			)
 		},
 		sizes: func(t *Target) map[string]*float64 {
 			if t.Box != "" {
@@ -111,14 +116,24 @@ var targetRules = []targetRule{
 		},
 	},
 	{
-		kind: Window, upright: true, shape: Court.upright, sizes: heightsOf, scale: scaleHeight, margin: "Over the net at least",
+		kind:    Window,
+		upright: true,
+		shape:   Court.upright,
+		sizes:   heightsOf,
+		scale:   scaleHeight,
+		margin:  "Over the net at least",
 		describe: func(_ Court, t Target, tape Tape, _ string) string {
 			return fmt.Sprintf("window from %s to %s above the net", tape.Length(t.Low), tape.Length(t.High))
 		},
 		aim: func(c Court, s Shape) Point { return Point{s.Centre.X, 0.35 * c.Length} },
 	},
 	{
-		kind: WallBand, upright: true, shape: Court.upright, sizes: heightsOf, scale: scaleHeight, margin: "Margin to the board or the line",
+		kind:    WallBand,
+		upright: true,
+		shape:   Court.upright,
+		sizes:   heightsOf,
+		scale:   scaleHeight,
+		margin:  "Margin to the board or the line",
 		describe: func(_ Court, t Target, tape Tape, _ string) string {
 			return fmt.Sprintf("band on the front wall from %s to %s", tape.Length(t.Low), tape.Length(t.High))
 		},
@@ -130,7 +145,8 @@ var targetRules = []targetRule{
 			box, _ := c.Box(t.Box)
 			return "two bounces in the " + box.Name
 		},
-		aim: func(_ Court, s Shape) Point { return Point{s.Centre.X, 0.5 * s.Centre.Y} }, // so that the second bounce stays in
+		// so that the second bounce stays in
+		aim: func(_ Court, s Shape) Point { return Point{s.Centre.X, 0.5 * s.Centre.Y} },
 	},
 }
 

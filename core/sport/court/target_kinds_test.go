@@ -16,7 +16,16 @@ func TestEveryKindOfTargetHasItsRule(t *testing.T) {
 		for _, c := range sports.Courts() {
 			mark, other := court.At(0, c.Length/4), court.At(1, c.Length/4)
 			target := court.Target{
-				Kind: kind, Mark: &mark, Other: &other, Points: []court.Mark{mark, other, court.At(1, c.Length/5)}, Radius: 0.5, Line: c.Lines[0].ID, Depth: 0.3, Width: 0.6, Low: 1, High: 2,
+				Kind:   kind,
+				Mark:   &mark,
+				Other:  &other,
+				Points: []court.Mark{mark, other, court.At(1, c.Length/5)},
+				Radius: 0.5,
+				Line:   c.Lines[0].ID,
+				Depth:  0.3,
+				Width:  0.6,
+				Low:    1,
+				High:   2,
 			}
 			phrase := c.DescribeTarget(target, court.Tape{})
 			require.NotEqual(t, string(kind), phrase, "it is put into words")

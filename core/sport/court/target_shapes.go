@@ -78,14 +78,25 @@ func (c Court) strip(t Target, format Format) (Shape, error) {
 	}
 	at, isY := line.position()
 	if at == 0 {
-		return Shape{}, invalid.Fields{{Path: "line", Message: "a strip lies along an end line, a service line or a sideline"}}
+		return Shape{}, invalid.Fields{
+			{Path: "line", Message: "a strip lies along an end line, a service line or a sideline"},
+		}
 	}
 	if t.Depth <= 0 {
 		return Shape{}, sizeless("depth")
 	}
 	inner := at - math.Copysign(t.Depth, at)
 	if inner*at < 0 {
-		return Shape{}, invalid.Fields{{Path: "depth", Message: fmt.Sprintf("from the %s the strip would reach past the middle; at most %s", line.Name, units.Metres.Length(math.Abs(at)))}}
+		return Shape{}, invalid.Fields{
+			{
+				Path: "depth",
+				Message: fmt.Sprintf(
+					"from the %s the strip would reach past the middle; at most %s",
+					line.Name,
+					units.Metres.Length(math.Abs(at)),
+				),
+			},
+		}
 	}
 	low, high := math.Min(at, inner), math.Max(at, inner)
 	if isY {
@@ -131,7 +142,12 @@ func (c Court) polygon(t Target, format Format) (Shape, error) {
 		}
 	}
 	if i, j, crossed := crossing(corners); crossed {
-		return Shape{}, invalid.Fields{{Path: "points", Message: fmt.Sprintf("the sides after corners %d and %d cross; put the corners in order round the area", i+1, j+1)}}
+		return Shape{}, invalid.Fields{
+			{
+				Path:    "points",
+				Message: fmt.Sprintf("the sides after corners %d and %d cross; put the corners in order round the area", i+1, j+1),
+			},
+		}
 	}
 	return c.outline(corners, format)
 }
@@ -172,7 +188,11 @@ func (c Court) gate(t Target, _ Format) (Shape, error) {
 	if width < 1e-3 {
 		return Shape{}, sizeless("other")
 	}
-	return Shape{Corners: []Point{post, other}, Centre: Point{(post.X + other.X) / 2, (post.Y + other.Y) / 2}, Area: width}, nil
+	return Shape{
+		Corners: []Point{post, other},
+		Centre:  Point{(post.X + other.X) / 2, (post.Y + other.Y) / 2},
+		Area:    width,
+	}, nil
 }
 
 // upright resolves a window above the net or a band on the front wall of a squash court.

@@ -37,7 +37,12 @@ func (c Court) WalkOff(stops []Stop, start Point, t Tape) ([]Step, error) {
 	steps := make([]Step, len(order))
 	at := start
 	for i, n := range order {
-		steps[i] = Step{Label: stops[n].Label, At: places[n], Description: c.Describe(stops[n].Mark, t), Walk: at.Distance(places[n])}
+		steps[i] = Step{
+			Label:       stops[n].Label,
+			At:          places[n],
+			Description: c.Describe(stops[n].Mark, t),
+			Walk:        at.Distance(places[n]),
+		}
 		at = places[n]
 	}
 	return steps, nil

@@ -31,8 +31,8 @@ func (c *Court) HasFrontWall() bool {
 // PlaysWalls says whether a ball may come off its walls.
 func (c *Court) PlaysWalls() bool { return len(c.Walls) > 0 || len(c.Panels) > 0 }
 
-// WallAt says whether a ball that comes to the line at the foot of a wall, so far along it and so high, meets the wall there, and
-// what of; no word means the material of the court itself.
+// WallAt says whether a ball that comes to the line at the foot of a wall, so far along it and so high, meets the wall
+// there, and what of; no word means the material of the court itself.
 func (c *Court) WallAt(foot LineID, along, height float64) (material string, there bool) {
 	if len(c.Panels) == 0 {
 		return "", c.PlaysWalls()
@@ -45,7 +45,8 @@ func (c *Court) WallAt(foot LineID, along, height float64) (material string, the
 	return "", false
 }
 
-// RoundedBy are the panels of a wall and of the one across from it, alike on both: pieces between two distances from the middle.
+// RoundedBy are the panels of a wall and of the one across from it, alike on both: pieces between two distances from
+// the middle.
 func RoundedBy(one, other LineID, from, to, low, high float64, of string) []Panel {
 	var list []Panel
 	for _, foot := range []LineID{one, other} {

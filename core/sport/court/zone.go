@@ -32,18 +32,39 @@ func (c Court) Zones(format Format, far bool) []Zone {
 		name        string
 		left, right float64
 	}{
-		{"wide left", -half * 5 / 3, -half}, {"left", -half, -half / 3}, {"middle", -half / 3, half / 3}, {"right", half / 3, half}, {"wide right", half, half * 5 / 3},
+		{
+			"wide left",
+			-half * 5 / 3,
+			-half,
+		},
+		{"left", -half, -half / 3},
+		{"middle", -half / 3, half / 3},
+		{"right", half / 3, half},
+		{"wide right", half, half * 5 / 3},
 	}
 	along := []struct {
 		name        string
 		bottom, top float64
 	}{
-		{"long", depth, depth * 4 / 3}, {"deep", depth * 2 / 3, depth}, {"half-way", depth / 3, depth * 2 / 3}, {"short", 0, depth / 3},
+		{
+			"long",
+			depth,
+			depth * 4 / 3,
+		},
+		{"deep", depth * 2 / 3, depth},
+		{"half-way", depth / 3, depth * 2 / 3},
+		{"short", 0, depth / 3},
 	}
 	var zones []Zone
 	for _, row := range along {
 		for _, column := range across {
-			z := Zone{Name: row.name + ", " + column.name, Left: column.left, Right: column.right, Bottom: row.bottom, Top: row.top}
+			z := Zone{
+				Name:   row.name + ", " + column.name,
+				Left:   column.left,
+				Right:  column.right,
+				Bottom: row.bottom,
+				Top:    row.top,
+			}
 			if !far {
 				z.Bottom, z.Top = -row.top, -row.bottom
 			}

@@ -24,12 +24,19 @@ func TestZonesTileTheHalfAndWhatIsAroundIt(t *testing.T) {
 					in += (z.Right - z.Left) * (z.Top - z.Bottom)
 				}
 				for _, other := range zones[:i] {
-					apart := z.Left >= other.Right-1e-9 || other.Left >= z.Right-1e-9 || z.Bottom >= other.Top-1e-9 || other.Bottom >= z.Top-1e-9
+					apart := z.Left >= other.Right-1e-9 || other.Left >= z.Right-1e-9 || z.Bottom >= other.Top-1e-9 ||
+						other.Bottom >= z.Top-1e-9
 					require.True(t, apart, "%s and %s overlap", z.Name, other.Name)
 				}
 			}
 			require.Len(t, names, 20)
-			require.InDelta(t, c.InPlay(court.Singles)*c.Length/2, in, 1e-9, "those inside are the half of the court, no more and no less")
+			require.InDelta(
+				t,
+				c.InPlay(court.Singles)*c.Length/2,
+				in,
+				1e-9,
+				"those inside are the half of the court, no more and no less",
+			)
 		}
 	}
 	require.False(t, court.Zone{Right: 1, Top: 900}.Proper())

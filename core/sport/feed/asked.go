@@ -8,8 +8,8 @@ import (
 	"hodometer/core/sport/sports"
 )
 
-// asks changes what a pattern asks for: where the reply goes, how it is meant, what comes in. It is false for a step that
-// does something else.
+// asks changes what a pattern asks for: where the reply goes, how it is meant, what comes in. It is false for a step
+// that does something else.
 func (s Transformation) asks(p *Pattern, sport court.Sport) (string, bool) {
 	switch s.Kind {
 	case OtherReply:
@@ -29,7 +29,8 @@ func (s Transformation) asks(p *Pattern, sport court.Sport) (string, bool) {
 		return "Replies at half pace: keep it neutral.", true
 	case SliceIn:
 		for i := range p.Tasks {
-			if t := &p.Tasks[i]; t.Kind.Struck() && t.Stroke != sports.Serve && slices.Contains(sports.Of(sport).Spins, sports.Slice) {
+			if t := &p.Tasks[i]; t.Kind.Struck() && t.Stroke != sports.Serve &&
+				slices.Contains(sports.Of(sport).Spins, sports.Slice) {
 				t.Spin, t.RPM = sports.Slice, 0
 			}
 		}

@@ -18,8 +18,8 @@ const (
 	Otherwise   Case = "otherwise"
 )
 
-// Branch is tasks that are played only in some case. Branches next to one another are one choice: at most one of them is
-// played, and none where their chances leave something over.
+// Branch is tasks that are played only in some case. Branches next to one another are one choice: at most one of them
+// is played, and none where their chances leave something over.
 type Branch struct {
 	From   int     `json:"from" minimum:"0" maximum:"59" description:"The first of its tasks, from 0"`
 	To     int     `json:"to" minimum:"0" maximum:"59" description:"The last of them"`

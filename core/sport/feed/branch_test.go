@@ -90,7 +90,13 @@ func TestPlannedBallsAreThePlayedOnesInTheMean(t *testing.T) {
 
 // By hand: 20 s here with a ball every 3 s are six and 2 s to wait, then the next group a metre nearer each time.
 func TestGroupsByTheClockAndStepByStep(t *testing.T) {
-	p := feed.Pattern{Gap: 3, Sequences: 1, Pause: 5, Tasks: tasks(3), Repeats: []feed.Repeat{{From: 0, To: 1, Seconds: 20}, {From: 2, To: 2, Times: 3, Nearer: 1}}}
+	p := feed.Pattern{
+		Gap:       3,
+		Sequences: 1,
+		Pause:     5,
+		Tasks:     tasks(3),
+		Repeats:   []feed.Repeat{{From: 0, To: 1, Seconds: 20}, {From: 2, To: 2, Times: 3, Nearer: 1}},
+	}
 	require.NoError(t, p.Check())
 	require.Equal(t, []int{0, 1, 0, 1, 0, 1, 2, 2, 2}, written(p))
 	require.InDelta(t, 20+9+5, p.SequenceSeconds(), 1e-12)
@@ -105,7 +111,14 @@ func TestGroupsByTheClockAndStepByStep(t *testing.T) {
 }
 
 func TestAnswers(t *testing.T) {
-	p := feed.Pattern{Method: feed.ByRacket, Gap: 1.5, Sequences: 2, Pause: 5, Tasks: tasks(3), Repeats: []feed.Repeat{{From: 1, To: 2, Times: 5}}}
+	p := feed.Pattern{
+		Method:    feed.ByRacket,
+		Gap:       1.5,
+		Sequences: 2,
+		Pause:     5,
+		Tasks:     tasks(3),
+		Repeats:   []feed.Repeat{{From: 1, To: 2, Times: 5}},
+	}
 	p.Tasks[1].Method, p.Tasks[1].Player = feed.Answer, 1
 	p.Tasks[2].Method = feed.Answer
 	require.NoError(t, p.Check())
@@ -134,7 +147,11 @@ func TestBranchesGoWithTheirTasks(t *testing.T) {
 	p, _, err := feed.Transformation{Kind: feed.DropTask, Task: 2}.Apply(forked(), c)
 	require.NoError(t, err)
 	require.NoError(t, p.Check())
-	require.Equal(t, []feed.Branch{{From: 1, To: 1, Case: feed.IfShort, Chance: 0.3}, {From: 2, To: 2, Case: feed.IfHigh, Chance: 0.2}}, p.Branches)
+	require.Equal(
+		t,
+		[]feed.Branch{{From: 1, To: 1, Case: feed.IfShort, Chance: 0.3}, {From: 2, To: 2, Case: feed.IfHigh, Chance: 0.2}},
+		p.Branches,
+	)
 	p, _, err = feed.Transformation{Kind: feed.Constrain}.Apply(forked(), c)
 	require.NoError(t, err)
 	require.NoError(t, p.Check())

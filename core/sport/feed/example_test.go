@@ -10,8 +10,14 @@ import (
 
 func ExamplePattern() {
 	p := feed.Pattern{
-		Method: feed.ByRacket, Gap: 4, Sequences: 3, Pause: 6,
-		Tasks: []feed.Task{{Stroke: sports.Forehand, Landing: court.At(2, -9)}, {Stroke: sports.Backhand, Landing: court.At(-2, -9)}},
+		Method:    feed.ByRacket,
+		Gap:       4,
+		Sequences: 3,
+		Pause:     6,
+		Tasks: []feed.Task{
+			{Stroke: sports.Forehand, Landing: court.At(2, -9)},
+			{Stroke: sports.Backhand, Landing: court.At(-2, -9)},
+		},
 	}
 	fmt.Printf("%d balls a turn of %g s, %.1f a minute\n", p.BallsPerTurn(), p.TurnSeconds(), p.BlockRate())
 	// Output:

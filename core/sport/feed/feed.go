@@ -58,8 +58,8 @@ func (p Pattern) UsualSequences() float64 {
 	return float64(p.Sequences)
 }
 
-// CountTasks is how many tasks of a sequence are of some sort, groups written out, as a mean where there are branches. The
-// sort is asked for each with its place in the pattern.
+// CountTasks is how many tasks of a sequence are of some sort, groups written out, as a mean where there are branches.
+// The sort is asked for each with its place in the pattern.
 func (p Pattern) CountTasks(sort func(i int, t Task) bool) (n float64) {
 	for _, w := range p.Listed() {
 		if sort(w.Task, p.Tasks[w.Task]) {

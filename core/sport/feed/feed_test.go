@@ -18,8 +18,14 @@ import (
 
 func two() feed.Pattern {
 	return feed.Pattern{
-		Method: feed.ByRacket, Gap: 3.5, Sequences: 3, Pause: 6,
-		Tasks: []feed.Task{{Stroke: sports.Forehand, Landing: court.At(1, -5)}, {Stroke: sports.Overhead, Landing: court.At(-1, -5)}},
+		Method:    feed.ByRacket,
+		Gap:       3.5,
+		Sequences: 3,
+		Pause:     6,
+		Tasks: []feed.Task{
+			{Stroke: sports.Forehand, Landing: court.At(1, -5)},
+			{Stroke: sports.Overhead, Landing: court.At(-1, -5)},
+		},
 	}
 }
 
@@ -135,12 +141,19 @@ func pattern(t *rapid.T) feed.Pattern {
 	for range n {
 		at := func(name string) court.Mark {
 			if rapid.Bool().Draw(t, name+" measured") {
-				return court.From(court.Off(court.NearBaseline, rapid.Float64Range(0, 8).Draw(t, name+" in"), court.In), court.Off(court.RightSingles, rapid.Float64Range(0, 6).Draw(t, name+" across"), court.In))
+				return court.From(
+					court.Off(court.NearBaseline, rapid.Float64Range(0, 8).Draw(t, name+" in"), court.In),
+					court.Off(court.RightSingles, rapid.Float64Range(0, 6).Draw(t, name+" across"), court.In),
+				)
 			}
 			return court.At(rapid.Float64Range(-4, 4).Draw(t, name+" x"), rapid.Float64Range(-11, -2).Draw(t, name+" y"))
 		}
-		task := feed.Task{Stroke: rapid.SampledFrom([]sports.Stroke{sports.Forehand, sports.Backhand, sports.ForehandVolley, sports.Overhead}).Draw(t, "stroke"), Landing: at("landing"),
-			Spin: rapid.SampledFrom([]sports.SpinKind{"", sports.Topspin, sports.SideLeft}).Draw(t, "spin")}
+		task := feed.Task{
+			Stroke: rapid.SampledFrom([]sports.Stroke{sports.Forehand, sports.Backhand, sports.ForehandVolley, sports.Overhead}).
+				Draw(t, "stroke"),
+			Landing: at("landing"),
+			Spin:    rapid.SampledFrom([]sports.SpinKind{"", sports.Topspin, sports.SideLeft}).Draw(t, "spin"),
+		}
 		if rapid.Bool().Draw(t, "recovers") {
 			mark := at("recover")
 			task.Recover = &mark
@@ -174,8 +187,10 @@ func TestNothingLeavesTheCourt(t *testing.T) {
 	long.Check(t, func(t *rapid.T) {
 		p := pattern(t)
 		step := feed.Transformation{
-			Kind: rapid.SampledFrom([]feed.TransformationKind{feed.Spread, feed.Gather, feed.Deeper, feed.Shorter, feed.LockPlace, feed.LinkOn}).Draw(t, "change"),
-			By:   rapid.Float64Range(0, 10).Draw(t, "by"),
+			Kind: rapid.SampledFrom([]feed.TransformationKind{feed.Spread, feed.Gather, feed.Deeper, feed.Shorter,
+				feed.LockPlace, feed.LinkOn}).
+				Draw(t, "change"),
+			By: rapid.Float64Range(0, 10).Draw(t, "by"),
 		}
 		after, phrase, err := step.Apply(p, c)
 		require.NoError(t, err)

@@ -78,7 +78,12 @@ func (p Pattern) PlanTurn(ctx context.Context, turn int) ([]Release, error) {
 	sequences := p.sequencesIn(r)
 	listed := p.Listed()
 	if sequences*len(listed) > MaxReleases {
-		return nil, invalid.Fields{{Path: "pattern.sequences", Message: fmt.Sprintf("a turn has at most %d tasks, and these are %d × %d", MaxReleases, sequences, len(listed))}}
+		return nil, invalid.Fields{
+			{
+				Path:    "pattern.sequences",
+				Message: fmt.Sprintf("a turn has at most %d tasks, and these are %d × %d", MaxReleases, sequences, len(listed)),
+			},
+		}
 	}
 	choices, across, along := spread(seed+1, golden), spread(seed+2, plastic), spread(seed+3, plastic*plastic)
 	var plan []Release
@@ -86,7 +91,10 @@ func (p Pattern) PlanTurn(ctx context.Context, turn int) ([]Release, error) {
 	for sequence := range sequences {
 		begins := at
 		for _, w := range chosen(p.order(r, listed), choices) {
-			plan = append(plan, Release{Sequence: sequence, Task: w.Task, At: at, Nearer: w.Nearer, Within: [2]float64{across(), along()}})
+			plan = append(
+				plan,
+				Release{Sequence: sequence, Task: w.Task, At: at, Nearer: w.Nearer, Within: [2]float64{across(), along()}},
+			)
 			at += w.Gap + w.Rest
 		}
 		if p.Ends == ByTheClock {
@@ -104,8 +112,8 @@ const (
 	plastic = 0.7548776662466927
 )
 
-// spread gives numbers from 0 to 1 that lie evenly from the first few on, beginning at random: a branch that is played one
-// time in three is played so in a single turn too, as near as can be.
+// spread gives numbers from 0 to 1 that lie evenly from the first few on, beginning at random: a branch that is played
+// one time in three is played so in a single turn too, as near as can be.
 func spread(seed uint64, step float64) func() float64 {
 	next := seeded.From(seed).Share()
 	return func() float64 {

@@ -6,8 +6,8 @@ import (
 	"hodometer/core/basics/invalid"
 )
 
-// Repeat is a group of tasks that follow one another and are played several times before the sequence goes on. One group can
-// lie in another.
+// Repeat is a group of tasks that follow one another and are played several times before the sequence goes on. One
+// group can lie in another.
 type Repeat struct {
 	From  int `json:"from" minimum:"0" maximum:"59" description:"The first of its tasks, from 0"`
 	To    int `json:"to" minimum:"0" maximum:"59" description:"The last of them"`
@@ -58,7 +58,12 @@ func (p Pattern) checkRepeats() error {
 			switch {
 			case k == i:
 			case !inside && !apart && !around:
-				wrong.Add(path, "this group overlaps tasks %d to %d; let one lie in the other, or apart from it", other.From+1, other.To+1)
+				wrong.Add(
+					path,
+					"this group overlaps tasks %d to %d; let one lie in the other, or apart from it",
+					other.From+1,
+					other.To+1,
+				)
 			case inside && (!around || k < i):
 				depth++
 			}

@@ -30,7 +30,13 @@ func written(p feed.Pattern) (list []int) {
 
 // By hand: five volleys here and one step back, twice, then a smash; gaps of 2 s and 3 s for the step.
 func TestGroupsAreWrittenOut(t *testing.T) {
-	p := feed.Pattern{Gap: 2, Sequences: 3, Pause: 5, Tasks: tasks(3), Repeats: []feed.Repeat{{From: 0, To: 0, Times: 5}, {From: 0, To: 1, Times: 2}}}
+	p := feed.Pattern{
+		Gap:       2,
+		Sequences: 3,
+		Pause:     5,
+		Tasks:     tasks(3),
+		Repeats:   []feed.Repeat{{From: 0, To: 0, Times: 5}, {From: 0, To: 1, Times: 2}},
+	}
 	p.Tasks[1].Kind, p.Tasks[1].Gap = feed.TouchTask, 3
 	require.NoError(t, p.Check())
 	require.Equal(t, []int{0, 0, 0, 0, 0, 1, 0, 0, 0, 0, 0, 1, 2}, written(p))
@@ -42,7 +48,8 @@ func TestGroupsAreWrittenOut(t *testing.T) {
 	require.InDelta(t, 33, plan[13].At, 1e-9, "the second sequence begins after the first and its pause")
 }
 
-// By hand: 20 s of work with a task every 3 s are seven tasks, the last beginning at 18 s, but it would last to 21 s: six.
+// By hand: 20 s of work with a task every 3 s are seven tasks, the last beginning at 18 s, but it would last to 21 s:
+// six.
 func TestWorkByTheClock(t *testing.T) {
 	p := feed.Pattern{Gap: 3, Sequences: 6, Pause: 20, Ends: feed.ByTheClock, On: 20, Tasks: tasks(4)}
 	require.NoError(t, p.Check())
@@ -71,8 +78,8 @@ func TestWhatIsWrongWithGroups(t *testing.T) {
 	}
 }
 
-// Whatever is dropped, turned round or linked on, a group stays round the tasks that were its own, and a pattern that made
-// sense makes sense.
+// Whatever is dropped, turned round or linked on, a group stays round the tasks that were its own, and a pattern that
+// made sense makes sense.
 func TestGroupsGoWithTheirTasks(t *testing.T) {
 	c, err := sports.Court("tennis")
 	require.NoError(t, err)
@@ -85,7 +92,10 @@ func TestGroupsGoWithTheirTasks(t *testing.T) {
 		from := rapid.IntRange(0, n-1).Draw(t, "from")
 		to := rapid.IntRange(from, n-1).Draw(t, "to")
 		p.Repeats = []feed.Repeat{{From: from, To: to, Times: 3}}
-		step := feed.Transformation{Kind: rapid.SampledFrom([]feed.TransformationKind{feed.Reverse, feed.DropTask, feed.Constrain}).Draw(t, "step"), Task: rapid.IntRange(1, n).Draw(t, "task")}
+		step := feed.Transformation{
+			Kind: rapid.SampledFrom([]feed.TransformationKind{feed.Reverse, feed.DropTask, feed.Constrain}).Draw(t, "step"),
+			Task: rapid.IntRange(1, n).Draw(t, "task"),
+		}
 		after, _, err := step.Apply(p, c)
 		require.NoError(t, err)
 		require.NoError(t, after.Check())

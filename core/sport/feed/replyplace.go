@@ -26,8 +26,8 @@ type ReplyWords struct {
 	Words string     `json:"words"`
 }
 
-// ReplyWordsOf lists the places of replies as they are called in a sport: with a shuttle and between walls what goes down the line
-// goes straight.
+// ReplyWordsOf lists the places of replies as they are called in a sport: with a shuttle and between walls what goes
+// down the line goes straight.
 func ReplyWordsOf(sport court.Sport) []ReplyWords {
 	var list []ReplyWords
 	for _, each := range ReplyPlace("").Enum() {
@@ -46,9 +46,9 @@ func ReplyWordsOf(sport court.Sport) []ReplyWords {
 	return list
 }
 
-// At is where the reply goes to a ball that lands at a place of the near half and is met with a stroke, in metres on the court, as it
-// is written for a right-hander. A ball in the middle is met on the side of the stroke. How deep and how wide is common practice, no
-// source.
+// At is where the reply goes to a ball that lands at a place of the near half and is met with a stroke, in metres on
+// the court, as it is written for a right-hander. A ball in the middle is met on the side of the stroke. How deep and
+// how wide is common practice, no source.
 func (r ReplyPlace) At(c court.Court, landing court.Point, stroke sports.Stroke) court.Point {
 	const middle = 0.1 // share of half the width within which a ball comes down the middle
 	side := math.Copysign(1, landing.X)

@@ -12,9 +12,9 @@ import (
 )
 
 func TestRepliesInWords(t *testing.T) {
-	// By hand: half of a tennis court for singles is 11.887 by 4.115 m, so deep is 0.8 x 11.887 = 9.510 m beyond the net and wide
-	// 0.8 x 4.115 = 3.292 m from the middle; short is 0.38 x 11.887 = 4.517 m. A squash court is 9.75 by 6.4 m: deep is 0.8 x 9.75 =
-	// 7.8 m from the front wall, which is 2.925 m on the near side of its middle.
+	// By hand: half of a tennis court for singles is 11.887 by 4.115 m, so deep is 0.8 x 11.887 = 9.510 m beyond the net
+	// and wide 0.8 x 4.115 = 3.292 m from the middle; short is 0.38 x 11.887 = 4.517 m. A squash court is 9.75 by 6.4 m:
+	// deep is 0.8 x 9.75 = 7.8 m from the front wall, which is 2.925 m on the near side of its middle.
 	for name, example := range map[string]struct {
 		on      court.ID
 		landing court.Point
@@ -22,12 +22,18 @@ func TestRepliesInWords(t *testing.T) {
 		place   feed.ReplyPlace
 		want    court.Point
 	}{
-		"a ball on the right goes across to the left": {"tennis", court.Point{X: 2, Y: -9}, sports.Forehand, feed.DeepCross, court.Point{X: -3.292, Y: 9.510}},
-		"also when it is met with a backhand":         {"tennis", court.Point{X: 2, Y: -9}, sports.Backhand, feed.DeepCross, court.Point{X: -3.292, Y: 9.510}},
-		"a ball on the left goes along the left":      {"tennis", court.Point{X: -2, Y: -9}, sports.Backhand, feed.ShortLine, court.Point{X: -3.292, Y: 4.517}},
-		"one down the middle by its stroke":           {"tennis", court.Point{X: 0.1, Y: -9}, sports.Backhand, feed.DeepLine, court.Point{X: -3.292, Y: 9.510}},
-		"to the middle":                               {"tennis", court.Point{X: 2, Y: -9}, sports.Forehand, feed.DeepMiddle, court.Point{Y: 9.510}},
-		"in squash to the back wall":                  {"squash", court.Point{X: 2, Y: -3}, sports.Forehand, feed.DeepCross, court.Point{X: -2.56, Y: -2.925}},
+		"a ball on the right goes across to the left": {"tennis", court.Point{X: 2, Y: -9}, sports.Forehand, feed.DeepCross,
+			court.Point{X: -3.292, Y: 9.510}},
+		"also when it is met with a backhand": {"tennis", court.Point{X: 2, Y: -9}, sports.Backhand, feed.DeepCross,
+			court.Point{X: -3.292, Y: 9.510}},
+		"a ball on the left goes along the left": {"tennis", court.Point{X: -2, Y: -9}, sports.Backhand, feed.ShortLine,
+			court.Point{X: -3.292, Y: 4.517}},
+		"one down the middle by its stroke": {"tennis", court.Point{X: 0.1, Y: -9}, sports.Backhand, feed.DeepLine,
+			court.Point{X: -3.292, Y: 9.510}},
+		"to the middle": {"tennis", court.Point{X: 2, Y: -9}, sports.Forehand, feed.DeepMiddle,
+			court.Point{Y: 9.510}},
+		"in squash to the back wall": {"squash", court.Point{X: 2, Y: -3}, sports.Forehand, feed.DeepCross,
+			court.Point{X: -2.56, Y: -2.925}},
 	} {
 		t.Run(name, func(t *testing.T) {
 			c, err := sports.Court(example.on)
@@ -55,6 +61,9 @@ func TestRepliesInWordsOnEveryCourt(t *testing.T) {
 			}
 			require.Equal(t, words.Place, feed.ReplyPlaceAt(at, 0.05, c, right, sports.Forehand))
 		}
-		require.Empty(t, feed.ReplyPlaceAt(court.Point{X: 0.2 * c.Singles, Y: 0.01}, 0.05, c, court.Point{X: 1, Y: -2}, sports.Forehand))
+		require.Empty(
+			t,
+			feed.ReplyPlaceAt(court.Point{X: 0.2 * c.Singles, Y: 0.01}, 0.05, c, court.Point{X: 1, Y: -2}, sports.Forehand),
+		)
 	}
 }

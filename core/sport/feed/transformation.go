@@ -172,7 +172,13 @@ func (s Transformation) retime(p Pattern) (Pattern, string, error) {
 			p.Tasks[i].Gap = timed(p.Tasks[i].Gap)
 		}
 	}
-	return p, fmt.Sprintf("The gap is %s s %s: %s s instead of %s s.", units.Decimal(math.Abs(p.Gap-was), 2), word, units.Decimal(p.Gap, 2), units.Decimal(was, 2)), nil
+	return p, fmt.Sprintf(
+		"The gap is %s s %s: %s s instead of %s s.",
+		units.Decimal(math.Abs(p.Gap-was), 2),
+		word,
+		units.Decimal(p.Gap, 2),
+		units.Decimal(was, 2),
+	), nil
 }
 
 // replace moves the landing places of the student's balls, and keeps them on the court.

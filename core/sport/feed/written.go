@@ -16,8 +16,8 @@ type Written struct {
 	branch int     // which of the branches
 }
 
-// Listed is the tasks of one sequence in order, groups written out; by the clock as many as there is time for, beginning
-// anew where the list ends, and one at least. Of a choice all branches are listed, each with its share.
+// Listed is the tasks of one sequence in order, groups written out; by the clock as many as there is time for,
+// beginning anew where the list ends, and one at least. Of a choice all branches are listed, each with its share.
 func (p Pattern) Listed() []Written {
 	groups := slices.Clone(p.Repeats)
 	slices.SortStableFunc(groups, func(a, b Repeat) int { return cmp.Compare(b.To-b.From, a.To-a.From) })
@@ -73,7 +73,12 @@ func (w *writer) tasks(list []Written, groups []Repeat, from, to int, nearer ste
 }
 
 func (w *writer) one(task int, nearer steps) Written {
-	one := Written{Task: task, Nearer: nearer[min(max(0, w.Tasks[task].Player), MaxPlayers-1)], Gap: w.GapOf(w.Tasks[task]), Share: 1}
+	one := Written{
+		Task:   task,
+		Nearer: nearer[min(max(0, w.Tasks[task].Player), MaxPlayers-1)],
+		Gap:    w.GapOf(w.Tasks[task]),
+		Share:  1,
+	}
 	if i := w.branchOf(task); i >= 0 {
 		if b := w.Branches[i]; b.From == task && w.opens(i) {
 			w.forks++
@@ -83,8 +88,8 @@ func (w *writer) one(task int, nearer steps) Written {
 	return one
 }
 
-// until appends as many of some tasks as begin and end within so many seconds, beginning anew where they end, and one at
-// least. What is left of the time goes by after the last one.
+// until appends as many of some tasks as begin and end within so many seconds, beginning anew where they end, and one
+// at least. What is left of the time goes by after the last one.
 func until(list, once []Written, seconds float64) []Written {
 	if len(once) == 0 {
 		return list

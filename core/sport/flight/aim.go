@@ -44,8 +44,9 @@ type Want struct {
 	By      By
 	Value   float64
 	Spin    Spin
-	First   float64 // a serve at a table: how far from the net it bounces first on the side it leaves from, instead of By; 0 for none
-	Flat    bool    // of a flat and a high ball that both do, the flat one or none
+	// a serve at a table: how far from the net it bounces first on the side it leaves from, instead of By; 0 for none
+	First float64
+	Flat  bool // of a flat and a high ball that both do, the flat one or none
 }
 
 // metres writes a length for the sentences of this package.
@@ -59,7 +60,8 @@ func impossible(format string, args ...any) error {
 // checked, walls are not in its way unless the ball is played against the front one. An error wraps
 // ErrImpossible.
 func (w World) Aim(want Want) (Launch, error) {
-	for _, v := range []float64{want.From.X, want.From.Y, want.From.Z, want.Landing.X, want.Landing.Y, want.Value, want.First, want.Spin.Top, want.Spin.Side} {
+	for _, v := range []float64{want.From.X, want.From.Y, want.From.Z, want.Landing.X, want.Landing.Y, want.Value,
+		want.First, want.Spin.Top, want.Spin.Side} {
 		if math.IsNaN(v) || math.IsInf(v, 0) || math.Abs(v) > 1e4 {
 			return Launch{}, impossible("one of its figures is not a figure of this world")
 		}
@@ -124,7 +126,11 @@ func (w World) tooLittle(want Want) string {
 	far := want.From.Floor().Distance(want.Landing)
 	switch want.By {
 	case BySpeed:
-		return fmt.Sprintf("at %s m/s it does not carry the %s to where it should land", units.Decimal(want.Value, 1), metres(far))
+		return fmt.Sprintf(
+			"at %s m/s it does not carry the %s to where it should land",
+			units.Decimal(want.Value, 1),
+			metres(far),
+		)
 	case ByTime:
 		return fmt.Sprintf("it cannot take %s s over %s", units.Decimal(want.Value, 2), metres(far))
 	case ByClearance:
@@ -245,9 +251,9 @@ func (a *aiming) miss(v Vec) (Vec, bool) {
 
 const inTime = 5 // m/s: what a second of the wrong time counts
 
-// slopes are how the miss changes with the velocity, from the flight of the last one. Under quadratic drag β a ball that is a
-// little faster is t/(1 + b) farther after t seconds along its way, and t·ln(1 + b)/b across it, with b = β·|v|·t; where it
-// falls through a height, or passes the net, follows from that.
+// slopes are how the miss changes with the velocity, from the flight of the last one. Under quadratic drag β a ball
+// that is a little faster is t/(1 + b) farther after t seconds along its way, and t·ln(1 + b)/b across it, with b =
+// β·|v|·t; where it falls through a height, or passes the net, follows from that.
 func (a *aiming) slopes(v Vec) (x, y, z Vec) {
 	speed := v.Norm()
 	along := v.Times(1 / speed)

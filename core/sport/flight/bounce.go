@@ -12,9 +12,22 @@ type Surface struct {
 // surfaces by the names that the courts use. Values are from memory, no source; a hard court is the slab
 // of the rebound test.
 var surfaces = []Surface{
-	{"hard", 1, 0.65}, {"clay", 1.07, 0.80}, {"grass", 0.94, 0.55}, {"carpet", 1, 0.62},
-	{"sports hall floor", 0.98, 0.55}, {"court mat", 1, 0.6}, {"wood", 1, 0.5}, {"sprung wood", 1, 0.5}, {"table", 1, 0.25},
-	{"artificial turf", 0.96, 0.7}, {"glass", 0.9, 0.3}, {"mesh", 0.55, 0.9},
+	{"hard", 1, 0.65},
+	{"clay", 1.07, 0.80},
+	{"grass", 0.94, 0.55},
+	{"carpet", 1, 0.62},
+	{
+		"sports hall floor",
+		0.98,
+		0.55,
+	},
+	{"court mat", 1, 0.6},
+	{"wood", 1, 0.5},
+	{"sprung wood", 1, 0.5},
+	{"table", 1, 0.25},
+	{"artificial turf", 0.96, 0.7},
+	{"glass", 0.9, 0.3},
+	{"mesh", 0.55, 0.9},
 }
 
 // SurfaceCalled finds a surface; one that is not known is hard.

@@ -52,7 +52,10 @@ func TestReferenceFlights(t *testing.T) {
 	vec := func(v [3]float64) flight.Vec { return flight.Vec{X: v[0], Y: v[1], Z: v[2]} }
 	for _, c := range file.Cases {
 		t.Run(c.Name, func(t *testing.T) {
-			w := open(flight.Ball{Mass: c.Ball.Mass, Diameter: 2 * c.StopHeight, Drag: c.Ball.CD0, SpinDrag: c.Ball.SpinDrag}, c.Ball.Rho)
+			w := open(
+				flight.Ball{Mass: c.Ball.Mass, Diameter: 2 * c.StopHeight, Drag: c.Ball.CD0, SpinDrag: c.Ball.SpinDrag},
+				c.Ball.Rho,
+			)
 			require.InDelta(t, c.Ball.Diameter, w.Ball.Diameter, 1e-9, "it stops where it touches the ground")
 			path := w.Follow(flight.Launch{From: vec(c.Start), Velocity: vec(c.Velocity), Spin: vec(c.Ball.Spin)}, 1)
 			end, ok := path.Bounce(0)
@@ -131,7 +134,14 @@ func TestBounceOfAThinShell(t *testing.T) {
 	ball := flight.Ball{Mass: 0.057, Diameter: 0.066, Dropped: 1, Rebounds: 0.5625} // e = 0.75
 	along := func(v, down, top float64, grip float64) float64 {
 		w := flight.World{Ball: ball, Surface: flight.Surface{Restitution: 1, Grip: grip}}
-		path := w.Follow(flight.Launch{From: flight.Vec{Z: 0.0331}, Velocity: flight.Vec{Y: v, Z: -down}, Spin: flight.Spin{Top: top}.Along(0, 1)}, 2)
+		path := w.Follow(
+			flight.Launch{
+				From:     flight.Vec{Z: 0.0331},
+				Velocity: flight.Vec{Y: v, Z: -down},
+				Spin:     flight.Spin{Top: top}.Along(0, 1),
+			},
+			2,
+		)
 		first, _ := path.Bounce(0)
 		return path.At(first.T + 0.01).V.Y
 	}
@@ -151,7 +161,13 @@ func TestShuttleRange(t *testing.T) {
 	for _, c := range [][2]float64{{2, 45}, {3, 45}, {3, 30}, {20, 45}, {35, 40}, {50, 30}, {30, 60}} {
 		angle := c[1] * math.Pi / 180
 		sin, cos := math.Sincos(angle)
-		path := w.Follow(flight.Launch{From: flight.Vec{Y: -6, Z: w.Ball.Radius() + 0.0001}, Velocity: flight.Vec{Y: c[0] * cos, Z: c[0] * sin}}, 1)
+		path := w.Follow(
+			flight.Launch{
+				From:     flight.Vec{Y: -6, Z: w.Ball.Radius() + 0.0001},
+				Velocity: flight.Vec{Y: c[0] * cos, Z: c[0] * sin},
+			},
+			1,
+		)
 		end, ok := path.Bounce(0)
 		require.True(t, ok)
 		formula := terminal * terminal / flight.Gravity / 2 * cos * math.Log(1+4*c[0]*c[0]/terminal/terminal*sin)
@@ -170,7 +186,14 @@ func TestShuttleRange(t *testing.T) {
 
 func TestATableServeBouncesOnBothSides(t *testing.T) {
 	w := world(t, "table-tennis")
-	path := w.Follow(flight.Launch{From: flight.Vec{X: -0.4, Y: -1.5, Z: 0.25}, Velocity: flight.Vec{X: 0.6, Y: 3.4, Z: 0.75}, Spin: flight.Spin{Top: -150}.Along(0, 1)}, 4)
+	path := w.Follow(
+		flight.Launch{
+			From:     flight.Vec{X: -0.4, Y: -1.5, Z: 0.25},
+			Velocity: flight.Vec{X: 0.6, Y: 3.4, Z: 0.75},
+			Spin:     flight.Spin{Top: -150}.Along(0, 1),
+		},
+		4,
+	)
 	own, ok := path.Bounce(0)
 	require.True(t, ok)
 	require.Negative(t, own.P.Y)
@@ -195,13 +218,22 @@ func TestSquashWalls(t *testing.T) {
 	bounce, ok := path.Bounce(0)
 	require.True(t, ok)
 	require.Less(t, bounce.P.Y, 4.8)
-	launch, err := w.Aim(flight.Want{From: flight.Vec{X: 1, Y: -2, Z: 0.9}, Landing: court.Point{X: -2.2, Y: -2}, By: flight.ByWall, Value: 2.4})
+	launch, err := w.Aim(
+		flight.Want{
+			From:    flight.Vec{X: 1, Y: -2, Z: 0.9},
+			Landing: court.Point{X: -2.2, Y: -2},
+			By:      flight.ByWall,
+			Value:   2.4,
+		},
+	)
 	require.NoError(t, err)
 	played := w.Follow(launch, 1)
 	require.InDelta(t, 2.4, played.Events[0].At.P.Z, 0.01)
 	landed, _ := played.Bounce(0)
 	require.Less(t, landed.P.Floor().Distance(court.Point{X: -2.2, Y: -2}), 0.01)
-	_, err = w.Aim(flight.Want{From: flight.Vec{Y: -2, Z: 0.9}, Landing: court.Point{Y: -2}, By: flight.ByWall, Value: 0.3})
+	_, err = w.Aim(
+		flight.Want{From: flight.Vec{Y: -2, Z: 0.9}, Landing: court.Point{Y: -2}, By: flight.ByWall, Value: 0.3},
+	)
 	require.ErrorIs(t, err, flight.ErrImpossible)
 	require.ErrorContains(t, err, "below the board")
 }
@@ -216,12 +248,16 @@ func TestTheNetStopsABall(t *testing.T) {
 
 func TestWindCarries(t *testing.T) {
 	w := world(t, "badminton")
-	launch, err := w.Aim(flight.Want{From: flight.Vec{Y: 5, Z: 1.2}, Landing: court.Point{Y: -5}, By: flight.ByApex, Value: 5})
+	launch, err := w.Aim(
+		flight.Want{From: flight.Vec{Y: 5, Z: 1.2}, Landing: court.Point{Y: -5}, By: flight.ByApex, Value: 5},
+	)
 	require.NoError(t, err)
 	w.Air.Wind = flight.Vec{X: 2}
 	blown, _ := w.Follow(launch, 1).Bounce(0)
 	require.Greater(t, blown.P.X, 0.5)
-	again, err := w.Aim(flight.Want{From: flight.Vec{Y: 5, Z: 1.2}, Landing: court.Point{Y: -5}, By: flight.ByApex, Value: 5})
+	again, err := w.Aim(
+		flight.Want{From: flight.Vec{Y: 5, Z: 1.2}, Landing: court.Point{Y: -5}, By: flight.ByApex, Value: 5},
+	)
 	require.NoError(t, err)
 	held, _ := w.Follow(again, 1).Bounce(0)
 	require.Less(t, held.P.Floor().Distance(court.Point{Y: -5}), 0.01, "and can be aimed off for")
@@ -231,15 +267,16 @@ func TestWhyABallCannotBePlayed(t *testing.T) {
 	w := world(t, "tennis")
 	from := flight.Vec{Y: 11.5, Z: 0.9}
 	for want, c := range map[string]flight.Want{
-		"clip the net by":            {From: from, Landing: court.Point{Y: -2}, By: flight.ByTime, Value: 0.5},
-		"does not carry":             {From: from, Landing: court.Point{Y: -11}, By: flight.BySpeed, Value: 9},
-		"cannot stay below":          {From: from, Landing: court.Point{Y: -11}, By: flight.ByApex, Value: 0.5},
-		"does not cross the net":     {From: from, Landing: court.Point{Y: 3}, By: flight.ByClearance, Value: 0.5},
-		"lands where it leaves":      {From: from, Landing: from.Floor(), By: flight.ByTime, Value: 1},
-		"more than nothing":          {From: from, Landing: court.Point{Y: -9}, By: flight.ByTime},
-		"not a figure":               {From: from, Landing: court.Point{Y: -9}, By: flight.ByTime, Value: math.NaN()},
-		"there is no wall":           {From: from, Landing: court.Point{Y: -9}, By: flight.ByWall, Value: 2},
-		"not a figure of this world": {From: from, Landing: court.Point{Y: -9}, By: flight.ByTime, Value: 1, Spin: flight.Spin{Top: 1e6}},
+		"clip the net by":        {From: from, Landing: court.Point{Y: -2}, By: flight.ByTime, Value: 0.5},
+		"does not carry":         {From: from, Landing: court.Point{Y: -11}, By: flight.BySpeed, Value: 9},
+		"cannot stay below":      {From: from, Landing: court.Point{Y: -11}, By: flight.ByApex, Value: 0.5},
+		"does not cross the net": {From: from, Landing: court.Point{Y: 3}, By: flight.ByClearance, Value: 0.5},
+		"lands where it leaves":  {From: from, Landing: from.Floor(), By: flight.ByTime, Value: 1},
+		"more than nothing":      {From: from, Landing: court.Point{Y: -9}, By: flight.ByTime},
+		"not a figure":           {From: from, Landing: court.Point{Y: -9}, By: flight.ByTime, Value: math.NaN()},
+		"there is no wall":       {From: from, Landing: court.Point{Y: -9}, By: flight.ByWall, Value: 2},
+		"not a figure of this world": {From: from, Landing: court.Point{Y: -9}, By: flight.ByTime, Value: 1,
+			Spin: flight.Spin{Top: 1e6}},
 	} {
 		_, err := w.Aim(c)
 		require.ErrorIs(t, err, flight.ErrImpossible, want)
@@ -253,15 +290,22 @@ func TestAimedBallsLand(t *testing.T) {
 	tried, aimed := 0, 0
 	long.Check(t, func(t *rapid.T) {
 		tried++
-		id := rapid.SampledFrom([]court.ID{"tennis", "tennis-orange", "tennis-red", "pickleball", "badminton", "table-tennis"}).Draw(t, "court")
+		id := rapid.SampledFrom([]court.ID{"tennis", "tennis-orange", "tennis-red", "pickleball", "badminton",
+			"table-tennis"}).
+			Draw(t, "court")
 		w := world(t, id)
 		in := func(name string, share float64) float64 {
 			return rapid.Float64Range(-share, share).Draw(t, name)
 		}
 		want := flight.Want{
-			From:    flight.Vec{X: in("fx", 0.4) * w.Court.Width, Y: (0.3 + math.Abs(in("fy", 0.25))) * w.Court.Length, Z: 0.3 + math.Abs(in("fz", 1.5))},
+			From: flight.Vec{
+				X: in("fx", 0.4) * w.Court.Width,
+				Y: (0.3 + math.Abs(in("fy", 0.25))) * w.Court.Length,
+				Z: 0.3 + math.Abs(in("fz", 1.5)),
+			},
 			Landing: court.Point{X: in("x", 0.45) * w.Court.Width, Y: -(0.1 + math.Abs(in("y", 0.38))) * w.Court.Length},
-			By:      rapid.SampledFrom([]flight.By{flight.ByApex, flight.ByClearance, flight.ByTime, flight.BySpeed}).Draw(t, "by"),
+			By: rapid.SampledFrom([]flight.By{flight.ByApex, flight.ByClearance, flight.ByTime, flight.BySpeed}).
+				Draw(t, "by"),
 		}
 		if w.Ball.Bounces() {
 			want.Spin = flight.Spin{Top: in("top", 300), Side: in("side", 80)}
@@ -291,7 +335,9 @@ func TestAimedBallsLand(t *testing.T) {
 // TestScatterIsWhatManyLaunchesShow compares the linear answer with many simulated launches.
 func TestScatterIsWhatManyLaunchesShow(t *testing.T) {
 	w := world(t, "tennis")
-	launch, err := w.Aim(flight.Want{From: flight.Vec{Y: 8, Z: 1}, Landing: court.Point{X: 1, Y: -8}, By: flight.ByClearance, Value: 1})
+	launch, err := w.Aim(
+		flight.Want{From: flight.Vec{Y: 8, Z: 1}, Landing: court.Point{X: 1, Y: -8}, By: flight.ByClearance, Value: 1},
+	)
 	require.NoError(t, err)
 	s := flight.Scatter{Speed: 0.03, Elevation: 0.01, Azimuth: 0.02}
 	got, ok := w.LandingSpread(launch, s)
@@ -304,7 +350,9 @@ func TestScatterIsWhatManyLaunchesShow(t *testing.T) {
 	for _, a := range quantiles {
 		for _, b := range quantiles {
 			for _, c := range quantiles {
-				v := launch.Varied(flight.Scatter{Speed: a * s.Speed})[0].Varied(flight.Scatter{Elevation: b * s.Elevation})[1].Varied(flight.Scatter{Azimuth: c * s.Azimuth})[2]
+				faster := launch.Varied(flight.Scatter{Speed: a * s.Speed})[0]
+				higher := faster.Varied(flight.Scatter{Elevation: b * s.Elevation})[1]
+				v := higher.Varied(flight.Scatter{Azimuth: c * s.Azimuth})[2]
 				path := w.Follow(v, 1)
 				at, ok := path.Bounce(0)
 				require.True(t, ok)
@@ -332,7 +380,15 @@ func TestAirThinsWithHeightAndHeat(t *testing.T) {
 func BenchmarkAim(b *testing.B) {
 	w := world(b, "tennis")
 	for b.Loop() {
-		if _, err := w.Aim(flight.Want{From: flight.Vec{X: 1, Y: 9, Z: 1}, Landing: court.Point{X: 2, Y: -8}, By: flight.ByClearance, Value: 0.9, Spin: flight.Spin{Top: 60}}); err != nil {
+		if _, err := w.Aim(
+			flight.Want{
+				From:    flight.Vec{X: 1, Y: 9, Z: 1},
+				Landing: court.Point{X: 2, Y: -8},
+				By:      flight.ByClearance,
+				Value:   0.9,
+				Spin:    flight.Spin{Top: 60},
+			},
+		); err != nil {
 			b.Fatal(err)
 		}
 	}
@@ -341,7 +397,11 @@ func BenchmarkAim(b *testing.B) {
 // BenchmarkFollow follows the served tennis ball of the reference flights to its bounce.
 func BenchmarkFollow(b *testing.B) {
 	w := open(flight.Ball{Mass: 0.0577, Diameter: 0.067, Drag: 0.55, SpinDrag: true}, 1.2)
-	launch := flight.Launch{From: flight.Vec{X: 0.696, Y: -11.9, Z: 0.696}, Velocity: flight.Vec{X: -6.024, Y: 30.124, Z: 5.937}, Spin: flight.Vec{X: -52.294}}
+	launch := flight.Launch{
+		From:     flight.Vec{X: 0.696, Y: -11.9, Z: 0.696},
+		Velocity: flight.Vec{X: -6.024, Y: 30.124, Z: 5.937},
+		Spin:     flight.Vec{X: -52.294},
+	}
 	for b.Loop() {
 		w.Follow(launch, 1)
 	}

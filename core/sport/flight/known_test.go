@@ -10,9 +10,9 @@ import (
 	"hodometer/core/sport/flight"
 )
 
-// A shuttle hit flat over d metres at v₀ takes (L/v₀)(e^(d/L) − 1) seconds with L = U²/g, U its terminal speed: drag quadratic
-// in speed, gravity left out (Cohen, Darbois-Texier, Quéré and Clanet, New J. Phys. 17 (2015) 063001). A smash over 8 m at 40
-// to 60 m/s is to take 0.36 to 0.54 s (range from memory).
+// A shuttle hit flat over d metres at v₀ takes (L/v₀)(e^(d/L) − 1) seconds with L = U²/g, U its terminal speed: drag
+// quadratic in speed, gravity left out (Cohen, Darbois-Texier, Quéré and Clanet, New J. Phys. 17 (2015) 063001). A
+// smash over 8 m at 40 to 60 m/s is to take 0.36 to 0.54 s (range from memory).
 func TestASmashTakesAsLongAsItDoesInPlay(t *testing.T) {
 	w := world(t, "badminton")
 	w.Court.Net.HalfUp = 0
@@ -31,13 +31,21 @@ func TestASmashTakesAsLongAsItDoesInPlay(t *testing.T) {
 	}
 }
 
-// A tennis ball that is struck from one baseline has 40 to 60 % of its speed left at the other one, a bounce and drag together
-// (from memory). Groundstrokes of 25 to 35 m/s.
+// A tennis ball that is struck from one baseline has 40 to 60 % of its speed left at the other one, a bounce and drag
+// together (from memory). Groundstrokes of 25 to 35 m/s.
 func TestWhatIsLeftOfATennisBallAtTheOtherBaseline(t *testing.T) {
 	w := world(t, "tennis")
 	half := w.Court.Length / 2
 	for _, speed := range []float64{25, 30, 35} {
-		l, err := w.Aim(flight.Want{From: flight.Vec{Y: -half, Z: 0.9}, Landing: court.Point{Y: half - 3}, By: flight.BySpeed, Value: speed, Spin: flight.Spin{Top: 150}})
+		l, err := w.Aim(
+			flight.Want{
+				From:    flight.Vec{Y: -half, Z: 0.9},
+				Landing: court.Point{Y: half - 3},
+				By:      flight.BySpeed,
+				Value:   speed,
+				Spin:    flight.Spin{Top: 150},
+			},
+		)
 		require.NoError(t, err)
 		path := w.Follow(l, 2)
 		arrives := 0.0
@@ -50,12 +58,14 @@ func TestWhatIsLeftOfATennisBallAtTheOtherBaseline(t *testing.T) {
 	}
 }
 
-// The table of the drag of the spin is the formula, to a billionth and at both ends, and a ball without spin has none of it.
+// The table of the drag of the spin is the formula, to a billionth and at both ends, and a ball without spin has none
+// of it.
 func TestTheDragOfTheSpinIsThatOfTheFormula(t *testing.T) {
 	fuzzy := open(flight.Ball{Mass: 0.0577, Diameter: 0.067, Drag: 0.55, SpinDrag: true}, 1.2)
 	plain := open(flight.Ball{Mass: 0.0577, Diameter: 0.067, Drag: 0.55}, 1.2)
 	slowed := func(w flight.World, rate float64) float64 {
-		path := w.Follow(flight.Launch{From: flight.Vec{Z: 50}, Velocity: flight.Vec{Y: 20}, Spin: flight.Vec{Y: rate}}, 1) // about its way: no lift
+		// about its way: no lift
+		path := w.Follow(flight.Launch{From: flight.Vec{Z: 50}, Velocity: flight.Vec{Y: 20}, Spin: flight.Vec{Y: rate}}, 1)
 		return path.At(0.2).V.Y
 	}
 	require.InDelta(t, slowed(plain, 0), slowed(fuzzy, 0), 1e-12)

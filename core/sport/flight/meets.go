@@ -22,8 +22,8 @@ func (m met) sooner(other met) met {
 	return m
 }
 
-// meets finds the first thing that a ball meets within a step. Where a net parts the court, a ball that comes to a wall before it has
-// bounced is out: it goes on as if there were none.
+// meets finds the first thing that a ball meets within a step. Where a net parts the court, a ball that comes to a wall
+// before it has bounced is out: it goes on as if there were none.
 func (w *World) meets(a, b State, landed bool) (first met) {
 	for _, ground := range w.grounds() {
 		if b.P.Z > ground || b.V.Z >= 0 {
@@ -40,7 +40,9 @@ func (w *World) meets(a, b State, landed bool) (first met) {
 	if w.Court.HasNet() && math.Abs(a.P.Y) > atNet && a.P.Y*b.P.Y <= 0 {
 		passed := crossing(a, b, alongY, 0)
 		k := OverNet
-		if beside := passed.P.X > w.Court.Net.HalfUp || passed.P.X < -w.Court.Net.HalfUp; !beside && w.Clearance(passed) < 0 && passed.P.Z > -w.Court.Above {
+		if beside := passed.P.X > w.Court.Net.HalfUp ||
+			passed.P.X < -w.Court.Net.HalfUp; !beside && w.Clearance(passed) < 0 &&
+			passed.P.Z > -w.Court.Above {
 			k = InNet
 		}
 		first = first.sooner(met{at: passed, kind: k})

@@ -2,8 +2,8 @@ package flight
 
 import "math"
 
-// aimOverOwnHalf finds the launch of a ball that bounces on its own side of the net first, so far from it, then passes the net
-// and lands: the serve at a table.
+// aimOverOwnHalf finds the launch of a ball that bounces on its own side of the net first, so far from it, then passes
+// the net and lands: the serve at a table.
 func (w World) aimOverOwnHalf(want Want) (Launch, error) {
 	own := math.Copysign(1, want.From.Y)
 	if !w.Court.HasNet() || want.From.Y*want.Landing.Y >= 0 {
@@ -24,8 +24,8 @@ func (w World) aimOverOwnHalf(want Want) (Launch, error) {
 		}
 		return Vec{second.P.X - want.Landing.X, second.P.Y - want.Landing.Y, own*first.P.Y - want.First}, true
 	}
-	// In a vacuum, keeping four fifths of its way and nine tenths of its fall at the bounce, a ball that leaves so high comes up
-	// from the first bounce and down at the second one if it goes so fast over the ground.
+	// In a vacuum, keeping four fifths of its way and nine tenths of its fall at the bounce, a ball that leaves so high
+	// comes up from the first bounce and down at the second one if it goes so fast over the ground.
 	const goes, rises = 0.8, 0.9
 	far := Vec{X: want.Landing.X - want.From.X, Y: want.Landing.Y - want.From.Y}
 	along := far.Times(1 / far.Norm())

@@ -17,9 +17,18 @@ func TestATableServeBouncesOnItsOwnHalfFirst(t *testing.T) {
 	found := 0
 	long.Check(t, func(t *rapid.T) {
 		want := flight.Want{
-			From:    flight.Vec{X: rapid.Float64Range(-0.7, 0.7).Draw(t, "x"), Y: -1.5, Z: rapid.Float64Range(0.15, 0.35).Draw(t, "z")},
-			Landing: court.Point{X: rapid.Float64Range(-0.6, 0.6).Draw(t, "to x"), Y: rapid.Float64Range(0.25, 1.3).Draw(t, "to y")},
-			First:   rapid.Float64Range(0.3, 1.25).Draw(t, "first"), Spin: flight.Spin{Top: rapid.Float64Range(-300, 200).Draw(t, "spin")},
+			From: flight.Vec{
+				X: rapid.Float64Range(-0.7, 0.7).Draw(t, "x"),
+				Y: -1.5,
+				Z: rapid.Float64Range(0.15, 0.35).Draw(t, "z"),
+			},
+			Landing: court.Point{
+				X: rapid.Float64Range(-0.6, 0.6).Draw(t, "to x"),
+				Y: rapid.Float64Range(0.25, 1.3).Draw(t, "to y"),
+			},
+			First: rapid.Float64Range(0.3, 1.25).
+				Draw(t, "first"),
+			Spin: flight.Spin{Top: rapid.Float64Range(-300, 200).Draw(t, "spin")},
 		}
 		l, err := w.Aim(want)
 		if err != nil {

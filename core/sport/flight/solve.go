@@ -5,8 +5,8 @@ import "math"
 // How near is near enough: metres.
 const solved = 1e-3
 
-// solve finds the velocity at which the residual vanishes, by Broyden's method: from slopes that are known about a velocity that
-// was just tried, and where that goes astray from differences. The number of flights is bounded.
+// solve finds the velocity at which the residual vanishes, by Broyden's method: from slopes that are known about a
+// velocity that was just tried, and where that goes astray from differences. The number of flights is bounded.
 func solve(start Vec, residual func(Vec) (Vec, bool), slopes func(Vec) (x, y, z Vec)) (Vec, bool) {
 	v := start
 	r, ok := residual(v)
@@ -91,7 +91,11 @@ func inverseJacobian(v, r Vec, residual func(Vec) (Vec, bool)) (matrix, bool) {
 		}
 		column[i] = other.Sub(r).Times(1 / h)
 	}
-	return inverted(Vec{column[0].X, column[1].X, column[2].X}, Vec{column[0].Y, column[1].Y, column[2].Y}, Vec{column[0].Z, column[1].Z, column[2].Z})
+	return inverted(
+		Vec{column[0].X, column[1].X, column[2].X},
+		Vec{column[0].Y, column[1].Y, column[2].Y},
+		Vec{column[0].Z, column[1].Z, column[2].Z},
+	)
 }
 
 // inverted is the inverse of a matrix by rows; false where it has none.
@@ -101,5 +105,9 @@ func inverted(x, y, z Vec) (matrix, bool) {
 	if !(math.Abs(det) > 1e-12) {
 		return matrix{}, false
 	}
-	return matrix{Vec{yz.X, zx.X, xy.X}.Times(1 / det), Vec{yz.Y, zx.Y, xy.Y}.Times(1 / det), Vec{yz.Z, zx.Z, xy.Z}.Times(1 / det)}, true
+	return matrix{
+		Vec{yz.X, zx.X, xy.X}.Times(1 / det),
+		Vec{yz.Y, zx.Y, xy.Y}.Times(1 / det),
+		Vec{yz.Z, zx.Z, xy.Z}.Times(1 / det),
+	}, true
 }

@@ -9,12 +9,18 @@ func (w World) aimOffWall(want Want) (Launch, error) {
 	}
 	board, out := w.wallHeights()
 	if want.Value < board || want.Value > out {
-		return Launch{}, impossible("at %s it would meet the front wall below the board or over the line: %s to %s is good", metres(want.Value), metres(board), metres(out))
+		return Launch{}, impossible(
+			"at %s it would meet the front wall below the board or over the line: %s to %s is good",
+			metres(want.Value),
+			metres(board),
+			metres(out),
+		)
 	}
 	spin := want.Spin.Along(0, 1)
 	miss := func(v Vec) (Vec, bool) {
 		path := w.Follow(Launch{From: want.From, Velocity: v, Spin: spin}, 1)
-		if len(path.Events) < 2 || path.Events[0].Kind != Walled || path.Events[0].At.P.Y < 0 || path.Events[1].Kind != Bounced {
+		if len(path.Events) < 2 || path.Events[0].Kind != Walled || path.Events[0].At.P.Y < 0 ||
+			path.Events[1].Kind != Bounced {
 			return Vec{}, false
 		}
 		end, ok := path.Bounce(0)

@@ -49,19 +49,49 @@ func badminton() *Sport {
 }
 
 var (
-	shuttlecock = flight.Ball{Name: "shuttlecock", Sport: court.Badminton, Mass: 0.0052, Diameter: 0.066, Drag: 0.5534079719881946,
-		Source: "BWF Laws 2: 4.74–5.50 g; drag from a terminal speed of 6.7 m/s, Cohen et al., New J. Phys. 17 (2015) 063001"}
+	shuttlecock = flight.Ball{
+		Name:     "shuttlecock",
+		Sport:    court.Badminton,
+		Mass:     0.0052,
+		Diameter: 0.066,
+		Drag:     0.5534079719881946,
+		Source: "BWF Laws 2: 4.74–5.50 g; drag from a terminal speed of 6.7 m/s, Cohen et al., New J. Phys. 17 (2015) " +
+			"063001",
+	}
 )
 
 func badmintonCourt() court.Court {
 	const half, singles, length, short, long = 3.05, 2.59, 6.70, 1.98, 6.70 - 0.76
 	return court.Court{
-		ID: "badminton", Name: "Badminton", Sport: court.Badminton, Length: 2 * length, Width: 2 * half, Singles: 2 * singles,
-		Net: court.Net{Centre: 1.524, Post: 1.55, HalfUp: half}, RunOff: court.RunOff{Back: 2, Side: 2},
-		Source: "BWF Laws of court.Badminton, Law 1; run-off: common practice, no source", Walls: []court.WallLine{}, Surfaces: []string{"court mat", "wood"},
+		ID:       "badminton",
+		Name:     "Badminton",
+		Sport:    court.Badminton,
+		Length:   2 * length,
+		Width:    2 * half,
+		Singles:  2 * singles,
+		Net:      court.Net{Centre: 1.524, Post: 1.55, HalfUp: half},
+		RunOff:   court.RunOff{Back: 2, Side: 2},
+		Source:   "BWF Laws of court.Badminton, Law 1; run-off: common practice, no source",
+		Walls:    []court.WallLine{},
+		Surfaces: []string{"court mat", "wood"},
 		Lines: slices.Concat(
-			court.PairAcross(court.NearBaseline, court.FarBaseline, length, half), court.PairAcross(court.NearLong, court.FarLong, long, half), court.PairAcross(court.NearService, court.FarService, short, half),
-			court.PairAlong(court.LeftSide, court.RightSide, half, length), court.PairAlong(court.LeftSingles, court.RightSingles, singles, length), court.CentreLines(short, length), court.NetAcross(half),
+			court.PairAcross(
+				court.NearBaseline,
+				court.FarBaseline,
+				length,
+				half,
+			),
+			court.PairAcross(court.NearLong, court.FarLong, long, half),
+			court.PairAcross(court.NearService, court.FarService, short, half),
+			court.PairAlong(
+				court.LeftSide,
+				court.RightSide,
+				half,
+				length,
+			),
+			court.PairAlong(court.LeftSingles, court.RightSingles, singles, length),
+			court.CentreLines(short, length),
+			court.NetAcross(half),
 		),
 		Boxes: court.SmallerFirst(
 			court.BothEnds("right-service-court", "right service court", 0, singles, short, length),

@@ -52,11 +52,13 @@ func on(id court.ID) (Played, error) {
 	for i, p := range played {
 		names[i] = string(p.Court.ID)
 	}
-	return Played{}, invalid.Fields{{Message: fmt.Sprintf("there is no court %q; the courts are %s", id, strings.Join(names, ", "))}}
+	return Played{}, invalid.Fields{
+		{Message: fmt.Sprintf("there is no court %q; the courts are %s", id, strings.Join(names, ", "))},
+	}
 }
 
-// Regions are the built-in schemes of depth regions, at least one for each court. Names, purposes and borders are common practice,
-// no source.
+// Regions are the built-in schemes of depth regions, at least one for each court. Names, purposes and borders are
+// common practice, no source.
 func Regions() (list []court.Scheme) {
 	for _, p := range played {
 		list = append(list, p.Regions...)
@@ -86,7 +88,8 @@ func Balls() (list []flight.Ball) {
 	return list
 }
 
-// World is a court in still air, with the ball that is played there, on a surface; no word means the first that the court lists.
+// World is a court in still air, with the ball that is played there, on a surface; no word means the first that the
+// court lists.
 func World(c court.Court, surface string) flight.World {
 	if surface == "" && len(c.Surfaces) > 0 {
 		surface = c.Surfaces[0]

@@ -17,7 +17,8 @@ const (
 	GamePace  Pace = "game pace"
 )
 
-// Speed is the mean speed over the ground of a pace on a court, m/s. Small courts are played slower, by the root of their length.
+// Speed is the mean speed over the ground of a pace on a court, m/s. Small courts are played slower, by the root of
+// their length.
 func (p Pace) Speed(c court.Court) float64 {
 	s := Of(c.Sport)
 	if len(s.Courts) == 0 {
@@ -26,6 +27,6 @@ func (p Pace) Speed(c court.Court) float64 {
 	return s.Speeds[p] * math.Sqrt(c.Length/s.Courts[0].Court.Length)
 }
 
-// Over is how high over the net a ball of a pace is struck at most in a sport, metres; 0 where the pace alone says it. Common
-// practice, no source.
+// Over is how high over the net a ball of a pace is struck at most in a sport, metres; 0 where the pace alone says it.
+// Common practice, no source.
 func (p Pace) Over(sport court.Sport) float64 { return Of(sport).Over[p] }

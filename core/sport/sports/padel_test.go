@@ -17,8 +17,9 @@ func padelCourt(t require.TestingT) court.Court {
 	return c
 }
 
-// Rules of padel of its international federation, rules on the court and the enclosure: 10 × 20 m, the net 0.88 m in the middle and
-// 0.92 m at its ends, service lines 6.95 m from it, glass 3 m high at the back with a metre of mesh over it. From memory.
+// Rules of padel of its international federation, rules on the court and the enclosure: 10 × 20 m, the net 0.88 m in
+// the middle and 0.92 m at its ends, service lines 6.95 m from it, glass 3 m high at the back with a metre of mesh over
+// it. From memory.
 func TestAPadelCourtIsBuiltByItsRules(t *testing.T) {
 	c := padelCourt(t)
 	require.Equal(t, []float64{10, 20, 0.88, 0.92}, []float64{c.Width, c.Length, c.Net.Centre, c.Net.Post})
@@ -34,7 +35,8 @@ func TestAPadelCourtIsBuiltByItsRules(t *testing.T) {
 	}{
 		{court.NearBaseline, -4.9, 2.9, "glass"}, {court.FarBaseline, 0, 3.5, "mesh"}, {court.FarBaseline, 0, 4.1, ""},
 		{court.LeftSide, 9, 2.9, "glass"}, {court.LeftSide, -9, 2.9, "glass"}, {court.RightSide, 7, 1.9, "glass"},
-		{court.RightSide, 7, 2.5, "mesh"}, {court.RightSide, 0, 1, "mesh"}, {court.RightSide, 0, 3.2, ""}, {court.LeftSide, -9, 3.5, "mesh"},
+		{court.RightSide, 7, 2.5, "mesh"}, {court.RightSide, 0, 1, "mesh"}, {court.RightSide, 0, 3.2, ""},
+		{court.LeftSide, -9, 3.5, "mesh"},
 	} {
 		material, there := c.WallAt(at.foot, at.along, at.height)
 		require.Equal(t, at.of, material, "%s %g m along, %g m up", at.foot, at.along, at.height)
@@ -42,8 +44,8 @@ func TestAPadelCourtIsBuiltByItsRules(t *testing.T) {
 	}
 }
 
-// A ball that has bounced comes off the glass, slower than it came and from the mesh slower still; one that has not bounced is out, and
-// one that goes over the mesh is gone.
+// A ball that has bounced comes off the glass, slower than it came and from the mesh slower still; one that has not
+// bounced is out, and one that goes over the mesh is gone.
 func TestABallComesOffTheGlassAfterItsBounce(t *testing.T) {
 	w := sports.World(padelCourt(t), "")
 	towards := func(from flight.Vec, velocity flight.Vec) flight.Path {

@@ -50,19 +50,48 @@ func pickleball() *Sport {
 }
 
 var (
-	pickleballBall = flight.Ball{Name: "pickleball", Sport: court.Pickleball, Mass: 0.0246, Diameter: 0.0742, Drag: 0.40, Dropped: 78 * units.Inch, Rebounds: 32 * units.Inch,
-		Source: "USA Pickleball equipment standards (from memory): 22.1–26.5 g, 73–75.5 mm, 30–34 in from 78 in"}
+	pickleballBall = flight.Ball{
+		Name:     "pickleball",
+		Sport:    court.Pickleball,
+		Mass:     0.0246,
+		Diameter: 0.0742,
+		Drag:     0.40,
+		Dropped:  78 * units.Inch,
+		Rebounds: 32 * units.Inch,
+		Source:   "USA Pickleball equipment standards (from memory): 22.1–26.5 g, 73–75.5 mm, 30–34 in from 78 in",
+	}
 )
 
 func pickleballCourt() court.Court {
 	const half, length, kitchen = 10 * ft, 22 * ft, 7 * ft
 	return court.Court{
-		ID: "pickleball", Name: "Pickleball", Sport: court.Pickleball, Length: 2 * length, Width: 2 * half, Singles: 2 * half,
-		Net: court.Net{Centre: 34 * inch, Post: 36 * inch, HalfUp: half}, RunOff: court.RunOff{Back: 3.05, Side: 2.13},
-		Source: "USA court.Pickleball rulebook, section 2 (from memory); run-off: common practice, no source", Walls: []court.WallLine{}, Surfaces: []string{"hard", "sports hall floor"},
+		ID:       "pickleball",
+		Name:     "Pickleball",
+		Sport:    court.Pickleball,
+		Length:   2 * length,
+		Width:    2 * half,
+		Singles:  2 * half,
+		Net:      court.Net{Centre: 34 * inch, Post: 36 * inch, HalfUp: half},
+		RunOff:   court.RunOff{Back: 3.05, Side: 2.13},
+		Source:   "USA court.Pickleball rulebook, section 2 (from memory); run-off: common practice, no source",
+		Walls:    []court.WallLine{},
+		Surfaces: []string{"hard", "sports hall floor"},
 		Lines: slices.Concat(
-			court.PairAcross(court.NearBaseline, court.FarBaseline, length, half), court.PairAcross(court.NearKitchen, court.FarKitchen, kitchen, half),
-			court.PairAlong(court.LeftSide, court.RightSide, half, length), court.CentreLines(kitchen, length), court.NetAcross(half),
+			court.PairAcross(
+				court.NearBaseline,
+				court.FarBaseline,
+				length,
+				half,
+			),
+			court.PairAcross(court.NearKitchen, court.FarKitchen, kitchen, half),
+			court.PairAlong(
+				court.LeftSide,
+				court.RightSide,
+				half,
+				length,
+			),
+			court.CentreLines(kitchen, length),
+			court.NetAcross(half),
 		),
 		Boxes: court.SmallerFirst(
 			court.BothEnds("no-volley-zone", "no-volley zone", -half, half, 0, kitchen),

@@ -78,7 +78,8 @@ func when(at spot, pressure Pressure, after string, waiting float64, pairs ...an
 	return s
 }
 
-// situationsOf gives the situations of a sport their identifiers, by its court: they stay, since new ones are added at the end.
+// situationsOf gives the situations of a sport their identifiers, by its court: they stay, since new ones are added at
+// the end.
 func situationsOf(sport court.Sport, prefix court.ID, list ...Situation) []Situation {
 	for i := range list {
 		list[i].ID, list[i].Sport = fmt.Sprintf("%s-%d", prefix, i+1), sport

@@ -1,7 +1,8 @@
-// Package sports is what each sport is: one value a sport, from which every room reads. A sport is added by its name in package court, a
-// file here and its line in All; TestEverySportIsComplete says what is missing.
+// Package sports is what each sport is: one value a sport, from which every room reads. A sport is added by its name in
+// package court, a file here and its line in All; TestEverySportIsComplete says what is missing.
 //
-// Units are SI unless said otherwise; places and axes are those of package court. Figures without a source are common practice.
+// Units are SI unless said otherwise; places and axes are those of package court. Figures without a source are common
+// practice.
 package sports
 
 import (
@@ -13,8 +14,9 @@ import (
 
 // Sport is one sport.
 type Sport struct {
-	Name   court.Sport
-	Later  int      // how many steps after the first ones it came: documents are handed on by it, see core/exchange/sharing
+	Name court.Sport
+	// how many steps after the first ones it came: documents are handed on by it, see core/exchange/sharing
+	Later  int
 	Also   []string // other names in a list, written together and small
 	Courts []Played // the usual one first
 	Green  *flight.Ball
@@ -58,7 +60,8 @@ type Sport struct {
 	WarmUp WarmUp
 	Tempo  Tempo
 	Halves [2]string // the two sides of the middle, for who plays there: the right and the left one
-	Room   float64   // metres that are run each way in a timed course, where the court itself is no floor to run on; 0 else
+	// metres that are run each way in a timed course, where the court itself is no floor to run on; 0 else
+	Room float64
 
 	Replies    []Reply
 	Situations []Situation

@@ -32,7 +32,10 @@ func missing(s sports.Sport) (list []string) {
 	}
 	need(slices.Contains(values[court.Sport](), s.Name), "a name of package court")
 	need(s.One != "" && s.Many != "", "words for what is fed")
-	need(slices.Contains([]sports.Carrier{sports.Baskets, sports.Tubes, sports.Boxes}, s.Carried), "what balls are carried in")
+	need(
+		slices.Contains([]sports.Carrier{sports.Baskets, sports.Tubes, sports.Boxes}, s.Carried),
+		"what balls are carried in",
+	)
 	need(len(s.Courts) > 0, "a court")
 	if len(s.Courts) == 0 {
 		return list
@@ -102,14 +105,21 @@ func missing(s sports.Sport) (list []string) {
 	need(s.Second.There || s.Second.Spin == "", "a second serve that has the spin %s", s.Second.Spin)
 
 	need(s.WarmUp.Near != "" && s.WarmUp.Far != "" && s.WarmUp.Near != s.WarmUp.Far, "where two are who warm up")
-	need(len(s.WarmUp.Calls) == len(sports.All()[0].WarmUp.Calls) && !slices.Contains(s.WarmUp.Calls, ""), "what is called in a warm-up")
+	need(
+		len(s.WarmUp.Calls) == len(sports.All()[0].WarmUp.Calls) && !slices.Contains(s.WarmUp.Calls, ""),
+		"what is called in a warm-up",
+	)
 	need(s.Tempo.Check() == nil, "how long rallies are and take")
 	need(s.Halves[0] != "" && s.Halves[1] != "" && s.Halves[0] != s.Halves[1], "names of the two sides of the middle")
 	need(usual.Court.AtTable() == (s.Room > 0), "room to run, beside a table")
 
 	replies := map[string]bool{}
 	for _, r := range s.Replies {
-		need(!replies[r.Name] && slices.Contains(s.Strokes, r.Stroke), "the reply %q once, with a stroke of the sport", r.Name)
+		need(
+			!replies[r.Name] && slices.Contains(s.Strokes, r.Stroke),
+			"the reply %q once, with a stroke of the sport",
+			r.Name,
+		)
 		replies[r.Name] = true
 	}
 	need(len(s.Situations) >= 12, "twelve situations")

@@ -45,8 +45,16 @@ func squash() *Sport {
 }
 
 var (
-	squashBall = flight.Ball{Name: "squash ball", Sport: court.Squash, Mass: 0.024, Diameter: 0.040, Drag: 0.50, Dropped: 2.54, Rebounds: 0.295 * 2.54,
-		Source: "WSF ball specification (from memory): 23–25 g, 39.5–40.5 mm, 26–33 % of 254 cm at 45 °C"}
+	squashBall = flight.Ball{
+		Name:     "squash ball",
+		Sport:    court.Squash,
+		Mass:     0.024,
+		Diameter: 0.040,
+		Drag:     0.50,
+		Dropped:  2.54,
+		Rebounds: 0.295 * 2.54,
+		Source:   "WSF ball specification (from memory): 23–25 g, 39.5–40.5 mm, 26–33 % of 254 cm at 45 °C",
+	}
 )
 
 func squashCourt() court.Court {
@@ -60,23 +68,85 @@ func squashCourt() court.Court {
 		Source:   "WSF court specification (from memory)",
 		Surfaces: []string{"sprung wood"},
 		Lines: []court.Line{
-			court.NamedLine(court.FrontWall, point(-half, length), point(half, length)), court.NamedLine(court.BackWall, point(-half, -length), point(half, -length)),
-			court.NamedLine(court.LeftWall, point(-half, -length), point(-half, length)), court.NamedLine(court.RightWall, point(half, -length), point(half, length)),
-			court.NamedLine(court.ShortLine, point(-half, short), point(half, short)), court.NamedLine(court.HalfCourt, point(0, -length), point(0, short)),
-			court.NamedLine(court.LeftBox, point(-half+box, short-box), point(-half+box, short)), court.NamedLine(court.RightBox, point(half-box, short-box), point(half-box, short)),
+			court.NamedLine(
+				court.FrontWall,
+				point(-half, length),
+				point(half, length),
+			),
+			court.NamedLine(court.BackWall, point(-half, -length), point(half, -length)),
+			court.NamedLine(
+				court.LeftWall,
+				point(-half, -length),
+				point(-half, length),
+			),
+			court.NamedLine(court.RightWall, point(half, -length), point(half, length)),
+			court.NamedLine(
+				court.ShortLine,
+				point(-half, short),
+				point(half, short),
+			),
+			court.NamedLine(court.HalfCourt, point(0, -length), point(0, short)),
+			court.NamedLine(
+				court.LeftBox,
+				point(-half+box, short-box),
+				point(-half+box, short),
+			),
+			court.NamedLine(court.RightBox, point(half-box, short-box), point(half-box, short)),
 			court.NamedLine(court.BoxBack, point(-half, short-box), point(half, short-box)),
 		},
 		Walls: []court.WallLine{
-			{Name: "board", Wall: court.FrontWall, From: 0.48, To: 0.48}, {Name: "service line", Wall: court.FrontWall, From: 1.78, To: 1.78},
-			{Name: "front wall line", Wall: court.FrontWall, From: 4.57, To: 4.57}, {Name: "back wall line", Wall: court.BackWall, From: 2.13, To: 2.13},
-			{Name: "left side wall line", Wall: court.LeftWall, From: 4.57, To: 2.13}, {Name: "right side wall line", Wall: court.RightWall, From: 4.57, To: 2.13},
+			{
+				Name: "board",
+				Wall: court.FrontWall,
+				From: 0.48,
+				To:   0.48,
+			},
+			{Name: "service line", Wall: court.FrontWall, From: 1.78, To: 1.78},
+			{
+				Name: "front wall line",
+				Wall: court.FrontWall,
+				From: 4.57,
+				To:   4.57,
+			},
+			{Name: "back wall line", Wall: court.BackWall, From: 2.13, To: 2.13},
+			{
+				Name: "left side wall line",
+				Wall: court.LeftWall,
+				From: 4.57,
+				To:   2.13,
+			},
+			{Name: "right side wall line", Wall: court.RightWall, From: 4.57, To: 2.13},
 		},
 		Boxes: court.SmallerFirst([]court.Box{
 			part("left-service-box", "left service box", -half, -half+box, short-box, short),
 			part("right-service-box", "right service box", half-box, half, short-box, short),
-			part("front-left", "front left quarter", -half, 0, short, length), part("front-right", "front right quarter", 0, half, short, length),
-			part("back-left", "back left quarter", -half, 0, -length, short), part("back-right", "back right quarter", 0, half, -length, short),
-			part("front-half", "in front of the short line", -half, half, short, length), part("back-half", "behind the short line", -half, half, -length, short),
+			part(
+				"front-left",
+				"front left quarter",
+				-half,
+				0,
+				short,
+				length,
+			),
+			part("front-right", "front right quarter", 0, half, short, length),
+			part(
+				"back-left",
+				"back left quarter",
+				-half,
+				0,
+				-length,
+				short,
+			),
+			part("back-right", "back right quarter", 0, half, -length, short),
+			part(
+				"front-half",
+				"in front of the short line",
+				-half,
+				half,
+				short,
+				length,
+			),
+			part("back-half", "behind the short line", -half, half, -length, short),
 		}),
 	}
 }

@@ -5,9 +5,9 @@ import (
 	"hodometer/core/sport/flight"
 )
 
-// Serving is how a ball is served: it leaves the hand, comes to its highest point, and is struck on the way down, or at the top of its
-// bounce where it has to be let bounce. Metres above the court, for an adult; and how deep into the box it is aimed, as a share of it.
-// Common practice, no source.
+// Serving is how a ball is served: it leaves the hand, comes to its highest point, and is struck on the way down, or at
+// the top of its bounce where it has to be let bounce. Metres above the court, for an adult; and how deep into the box
+// it is aimed, as a share of it. Common practice, no source.
 type Serving struct {
 	Held, Up, Met, Deep float64
 	Bounced             bool // it is struck after a bounce
@@ -21,16 +21,18 @@ type Striking struct {
 	Over    map[Stroke]float64 // metres over the net
 	Wall    map[Stroke]float64 // metres up the front wall
 
-	// A serve that is not struck at a speed: up the front wall, or low over the net into the front of the box and high to its back.
+	// A serve that is not struck at a speed: up the front wall, or low over the net into the front of the box and high to
+	// its back.
 	ServeWall          map[Pace]float64
 	ServeOver, ServeUp float64
 }
 
-// paceShare is that of the speed at game pace at which a serve, a smash or a drive leaves: a second serve goes at rally pace.
+// paceShare is that of the speed at game pace at which a serve, a smash or a drive leaves: a second serve goes at rally
+// pace.
 var paceShare = map[Pace]float64{Gentle: 0.5, HalfPace: 0.65, RallyPace: 0.82, GamePace: 1}
 
-// By is what the flight of a stroke is chosen by when somebody plays it as hard as a share of an adult tournament player on a
-// court, to a place so far beyond the net; false where it goes by its pace.
+// By is what the flight of a stroke is chosen by when somebody plays it as hard as a share of an adult tournament
+// player on a court, to a place so far beyond the net; false where it goes by its pace.
 func By(c court.Court, stroke Stroke, pace Pace, power, beyond float64) (flight.By, float64, bool) {
 	in := Of(c.Sport).Striking
 	if stroke == Serve {

@@ -36,7 +36,12 @@ const (
 
 // OtherWing is the same stroke from the other side of the body; strokes that have no sides stay.
 func (s Stroke) OtherWing() Stroke {
-	other := map[Stroke]Stroke{Forehand: Backhand, Backhand: Forehand, ForehandVolley: BackhandVolley, BackhandVolley: ForehandVolley}
+	other := map[Stroke]Stroke{
+		Forehand:       Backhand,
+		Backhand:       Forehand,
+		ForehandVolley: BackhandVolley,
+		BackhandVolley: ForehandVolley,
+	}
 	if o, ok := other[s]; ok {
 		return o
 	}

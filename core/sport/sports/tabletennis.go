@@ -49,17 +49,44 @@ func tableTennis() *Sport {
 }
 
 var (
-	tableTennisBall = flight.Ball{Name: "table tennis ball", Sport: court.TableTennis, Mass: 0.0027, Diameter: 0.040, Drag: 0.45, Dropped: 0.30, Rebounds: 0.23,
-		Source: "ITTF Laws 2.03 and 2.01.03: 2.7 g, 40 mm, about 23 cm from 30 cm"}
+	tableTennisBall = flight.Ball{
+		Name:     "table tennis ball",
+		Sport:    court.TableTennis,
+		Mass:     0.0027,
+		Diameter: 0.040,
+		Drag:     0.45,
+		Dropped:  0.30,
+		Rebounds: 0.23,
+		Source:   "ITTF Laws 2.03 and 2.01.03: 2.7 g, 40 mm, about 23 cm from 30 cm",
+	}
 )
 
 func tableTennisCourt() court.Court {
 	const half, length = 1.525 / 2, 2.74 / 2
-	lines := slices.Concat(court.PairAcross(court.NearEnd, court.FarEnd, length, half), court.PairAlong(court.LeftSide, court.RightSide, half, length), court.CentreLines(0, length), court.NetAcross(half+0.1525))
+	lines := slices.Concat(
+		court.PairAcross(court.NearEnd, court.FarEnd, length, half),
+		court.PairAlong(court.LeftSide, court.RightSide, half, length),
+		court.CentreLines(0, length),
+		court.NetAcross(half+0.1525),
+	)
 	return court.Court{
-		ID: "table-tennis", Name: "Table tennis", Sport: court.TableTennis, Length: 2 * length, Width: 2 * half, Singles: 2 * half,
-		Net: court.Net{Centre: 0.1525, Post: 0.1525, HalfUp: half + 0.1525}, RunOff: court.RunOff{Back: 2.5, Side: 1.5}, Above: 0.76,
-		Source: "ITTF Laws 2.01 and 2.02; run-off: common practice, no source", Lines: lines, Walls: []court.WallLine{}, Surfaces: []string{"table"},
+		ID:      "table-tennis",
+		Name:    "Table tennis",
+		Sport:   court.TableTennis,
+		Length:  2 * length,
+		Width:   2 * half,
+		Singles: 2 * half,
+		Net: court.Net{
+			Centre: 0.1525,
+			Post:   0.1525,
+			HalfUp: half + 0.1525,
+		},
+		RunOff:   court.RunOff{Back: 2.5, Side: 1.5},
+		Above:    0.76,
+		Source:   "ITTF Laws 2.01 and 2.02; run-off: common practice, no source",
+		Lines:    lines,
+		Walls:    []court.WallLine{},
+		Surfaces: []string{"table"},
 		Boxes: court.SmallerFirst(
 			court.BothEnds("right-half-court", "right half-court", 0, half, 0, length),
 			court.BothEnds("left-half-court", "left half-court", -half, 0, 0, length),

@@ -28,7 +28,8 @@ func (t Tempo) Check() error {
 	return wrong.Err()
 }
 
-// Rally is the mean and the standard deviation of the seconds of a rally with the pause after it: the number of strokes is geometric.
+// Rally is the mean and the standard deviation of the seconds of a rally with the pause after it: the number of strokes
+// is geometric.
 func (t Tempo) Rally() (mean, sd float64) {
 	return t.Strokes*t.Stroke + t.Between, t.Stroke * math.Sqrt(t.Strokes*(t.Strokes-1))
 }

@@ -11,7 +11,11 @@ func tennis() *Sport {
 		Name: court.Tennis,
 		Courts: []Played{
 			{tennisFull(), tennisBall, tennisRegions()},
-			{tennisOrange(), orangeBall, []court.Scheme{{Name: "four depths, orange", Court: "tennis-orange", Depths: fourDepths()}}},
+			{
+				tennisOrange(),
+				orangeBall,
+				[]court.Scheme{{Name: "four depths, orange", Court: "tennis-orange", Depths: fourDepths()}},
+			},
 			{tennisRed(), redBall, []court.Scheme{{Name: "four depths, red", Court: "tennis-red", Depths: fourDepths()}}},
 		},
 		Green: &greenBall, Stages: true,
@@ -47,12 +51,48 @@ func tennis() *Sport {
 }
 
 var (
-	tennisBall = flight.Ball{Name: "tennis ball", Sport: court.Tennis, Mass: 0.0577, Diameter: 0.067, Drag: 0.55, SpinDrag: true, Dropped: 2.54, Rebounds: 1.41,
-		Source: "ITF Rules of Tennis, ball appendix: 56.0–59.4 g, 6.54–6.86 cm, 135–147 cm from 254 cm"}
-	greenBall = flight.Ball{Name: "green ball", Sport: court.Tennis, Mass: 0.0493, Diameter: 0.0658, Drag: 0.55, SpinDrag: true, Dropped: 2.54, Rebounds: 1.275,
-		Source: "ITF Rules of Tennis, ball appendix (from memory): 47.0–51.5 g, 6.30–6.86 cm, 120–135 cm from 254 cm"}
-	orangeBall = flight.Ball{Name: "orange ball", Sport: court.Tennis, Mass: 0.0415, Diameter: 0.0643, Drag: 0.55, SpinDrag: true, Dropped: 2.54, Rebounds: 1.125,
-		Source: "ITF Rules of Tennis, ball appendix (from memory): 36.0–46.9 g, 6.00–6.86 cm, 105–120 cm from 254 cm"}
-	redBall = flight.Ball{Name: "red ball", Sport: court.Tennis, Mass: 0.0425, Diameter: 0.075, Drag: 0.55, SpinDrag: true, Dropped: 2.54, Rebounds: 0.975,
-		Source: "ITF Rules of Tennis, ball appendix (from memory): 36.0–49.0 g, 7.00–8.00 cm, 90–105 cm from 254 cm"}
+	tennisBall = flight.Ball{
+		Name:     "tennis ball",
+		Sport:    court.Tennis,
+		Mass:     0.0577,
+		Diameter: 0.067,
+		Drag:     0.55,
+		SpinDrag: true,
+		Dropped:  2.54,
+		Rebounds: 1.41,
+		Source:   "ITF Rules of Tennis, ball appendix: 56.0–59.4 g, 6.54–6.86 cm, 135–147 cm from 254 cm",
+	}
+	greenBall = flight.Ball{
+		Name:     "green ball",
+		Sport:    court.Tennis,
+		Mass:     0.0493,
+		Diameter: 0.0658,
+		Drag:     0.55,
+		SpinDrag: true,
+		Dropped:  2.54,
+		Rebounds: 1.275,
+		Source:   "ITF Rules of Tennis, ball appendix (from memory): 47.0–51.5 g, 6.30–6.86 cm, 120–135 cm from 254 cm",
+	}
+	orangeBall = flight.Ball{
+		Name:     "orange ball",
+		Sport:    court.Tennis,
+		Mass:     0.0415,
+		Diameter: 0.0643,
+		Drag:     0.55,
+		SpinDrag: true,
+		Dropped:  2.54,
+		Rebounds: 1.125,
+		Source:   "ITF Rules of Tennis, ball appendix (from memory): 36.0–46.9 g, 6.00–6.86 cm, 105–120 cm from 254 cm",
+	}
+	redBall = flight.Ball{
+		Name:     "red ball",
+		Sport:    court.Tennis,
+		Mass:     0.0425,
+		Diameter: 0.075,
+		Drag:     0.55,
+		SpinDrag: true,
+		Dropped:  2.54,
+		Rebounds: 0.975,
+		Source:   "ITF Rules of Tennis, ball appendix (from memory): 36.0–49.0 g, 7.00–8.00 cm, 90–105 cm from 254 cm",
+	}
 )

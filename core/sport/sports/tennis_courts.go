@@ -63,9 +63,21 @@ func (s size) court() court.Court {
 	}
 	post := s.width/2 + 3*ft
 	return court.Court{
-		ID: s.id, Name: s.name, Sport: court.Tennis, Length: s.length, Width: s.width, Singles: s.singles,
-		Lines: append(lines, court.NetAcross(post)...), Boxes: court.SmallerFirst(boxes), RunOff: s.runOff, Source: s.source, Walls: []court.WallLine{},
-		Net: court.Net{Centre: s.centre, Post: s.post, HalfUp: post}, Surfaces: []string{"hard", "clay", "grass", "carpet"},
+		ID:      s.id,
+		Name:    s.name,
+		Sport:   court.Tennis,
+		Length:  s.length,
+		Width:   s.width,
+		Singles: s.singles,
+		Lines: append(
+			lines,
+			court.NetAcross(post)...),
+		Boxes:    court.SmallerFirst(boxes),
+		RunOff:   s.runOff,
+		Source:   s.source,
+		Walls:    []court.WallLine{},
+		Net:      court.Net{Centre: s.centre, Post: s.post, HalfUp: post},
+		Surfaces: []string{"hard", "clay", "grass", "carpet"},
 	}
 }
 
