@@ -1,11 +1,8 @@
 package library
 
 import (
-	"slices"
-
 	"hodometer/core/count/score"
 	"hodometer/core/drill"
-	"hodometer/core/game"
 	"hodometer/core/people/progress"
 	"hodometer/core/people/student"
 	"hodometer/core/sport/court"
@@ -26,16 +23,6 @@ func padelDrills() []Stored {
 		{ID: "3b0f9c0e-52a1-5c57-9d0b-6a1f4f0c7e08", Document: twoAtTheNet()},
 		{ID: "3b0f9c0e-52a1-5c57-9d0b-6a1f4f0c7e09", Document: glassShadows()},
 		{ID: "3b0f9c0e-52a1-5c57-9d0b-6a1f4f0c7e10", Document: highAndHome()},
-	}
-}
-
-// padelGames are those of padel.
-func padelGames() []StoredGame {
-	return []StoredGame{
-		{ID: "8c4f2f6a-1d0e-5b9b-8a57-2e9a6d3b5c01", Document: tenForFive(court.Padel, "padel")},
-		{ID: "8c4f2f6a-1d0e-5b9b-8a57-2e9a6d3b5c02", Document: whoHoldsTheNet()},
-		{ID: "8c4f2f6a-1d0e-5b9b-8a57-2e9a6d3b5c03", Document: fromTheGlass()},
-		{ID: "8c4f2f6a-1d0e-5b9b-8a57-2e9a6d3b5c04", Document: crossCourtPairs()},
 	}
 }
 
@@ -244,78 +231,6 @@ func intoThePane() drill.Document {
 	return d
 }
 
-func returnAndIn() drill.Document {
-	in := court.From(court.Off(court.NetLine, 3.4, court.Near), court.Off(court.NearCentre, 1.2, court.Left))
-	back := paced(sports.HalfPace, sports.Return, off(court.NearService, 0.9, court.In, -3))
-	back.Recover, back.Gap = &in, 5.5
-	volley := paced(sports.HalfPace, sports.BackhandVolley, off(court.NearService, 0.2, court.In, -2.2))
-	volley.Gap = 5
-	d := inPadel(
-		"Return, Then In",
-		"Return low and cross-court, come in behind it, and volley the answer.",
-		sports.Return,
-		progress.Direction,
-		1.6,
-		-2.4,
-		feed.Pattern{Method: feed.ByRacket, Gap: 5.5, Sequences: 4, Pause: 8, Tasks: []feed.Task{back, volley}},
-	)
-	d.Measures, d.Effort = one(farHalf(), score.Goal{Kind: score.Total, Count: 14}), 7
-	d.Cues = []string{"Meet it after the glass if it is deep, before if it is short", "Two steps, then split"}
-	return d
-}
-
-func twoAtTheNet() drill.Document {
-	at2 := func(player int, stroke sports.Stroke, across float64) feed.Task {
-		t := paced(sports.HalfPace, stroke, off(court.NearService, 0.7, court.In, across))
-		t.Player = player
-		return t
-	}
-	d := inPadel(
-		"Shoulder to Shoulder",
-		"Two at the net as if a rope tied them: whoever the ball comes to volleys deep through the middle, and both move "+
-			"with it.",
-		sports.ForehandVolley,
-		progress.Consistency,
-		6.6,
-		2,
-		feed.Pattern{Method: feed.ByRacket, Gap: 2.8, Sequences: 4, Pause: 6, Tasks: []feed.Task{
-			at2(
-				0,
-				sports.ForehandVolley,
-				2.6,
-			),
-			at2(1, sports.BackhandVolley, -2.8),
-			at2(0, sports.BackhandVolley, 1.2),
-			at2(1, sports.ForehandVolley, -1.2),
-		}},
-	)
-	d.Places = append(
-		[]drill.Place{d.Places[0], at(drill.Start, off(court.NearBaseline, 6.6, court.In, -2))},
-		d.Places[1:]...)
-	middle := court.Target{Kind: court.BoxTarget, Mark: ptr(off(court.FarBaseline, 3, court.In, 0)), Width: 4, Depth: 5}
-	d.Measures = numbered(
-		drill.Measure{
-			Name:   "right",
-			What:   score.Ball,
-			Tasks:  []int{0, 2},
-			Target: &middle,
-			Goals:  score.Course{{Kind: score.Total, Count: 12}},
-		},
-		drill.Measure{
-			Name:   "left",
-			What:   score.Ball,
-			Tasks:  []int{1, 3},
-			Target: &middle,
-			Goals:  score.Course{{Kind: score.Total, Count: 12}},
-		},
-	)
-	d.Cues, d.Cautions = []string{"Same line, same distance", "Call early: mine, or yours"}, []string{looseBalls, eyes}
-	return d
-}
-
-// ptr is a mark to be pointed at.
-func ptr(m court.Mark) *court.Mark { return &m }
-
 func glassShadows() drill.Document {
 	step := func(stroke sports.Stroke, fromBack, across float64) feed.Task {
 		return feed.Task{Kind: feed.ShadowTask, Stroke: stroke, Landing: off(court.NearBaseline, fromBack, court.In, across)}
@@ -360,42 +275,5 @@ func highAndHome() drill.Document {
 		score.Goal{Kind: score.Streak, Count: 5},
 	)
 	d.Cues = []string{"Open face, long follow-through", "Aim at where the glass begins"}
-	return d
-}
-
-func whoHoldsTheNet() game.Document {
-	d := points(court.Padel, "padel")
-	d.Name, d.Summary = "Who Holds the Net", "Two against two, one pair at the net, one at the glass. A rally won at "+
-		"the net is 1, a rally won from the glass takes the net and is 2."
-	d.Rules.Spots = slices.Concat(facing("padel", 2, 0.35)[:2], facing("padel", 2, 0.8)[2:])
-	d.Rules.Feed = game.Feed{Kind: game.CoachFeeds}
-	d.Rules.After = game.After{Net: game.Near}
-	d.Rules.Awards = []game.Award{{ID: "glass", Name: "won from the glass", Points: 2, Ends: game.WinsRally}}
-	d.Rules.End = game.End{Near: 11, Far: 11}
-	d.Cautions = append(d.Cautions, eyes, mindTheGlass)
-	return d
-}
-
-func fromTheGlass() game.Document {
-	d := points(court.Padel, "padel")
-	d.Name, d.Summary = "Glass Counts Double", "Two against two, with a serve. A rally in which the winners played a "+
-		"ball off the glass is 2, any other one 1."
-	d.Rules.Spots = facing("padel", 2, 0.8)
-	d.Rules.Feed = game.Feed{Changes: game.AfterRallies, Every: 4, Second: true}
-	d.Rules.Awards = []game.Award{{ID: "glass", Name: "won after the glass", Points: 2, Ends: game.WinsRally}}
-	d.Rules.End = game.End{Near: 15, Far: 15}
-	d.Cautions = append(d.Cautions, mindTheGlass)
-	return d
-}
-
-func crossCourtPairs() game.Document {
-	d := points(court.Padel, "padel")
-	d.Name, d.Summary = "Half a Court Each", "One against one on the diagonal, two pairs on one court. Who lobs may "+
-		"come in; who is lobbed goes back."
-	d.Rules.Spots = facing("padel", 1, 0.85)
-	d.Rules.Feed = game.Feed{Kind: game.PlayerFeeds, Changes: game.AfterRallies, Every: 2}
-	d.Rules.Restrictions = []game.Restriction{{Kind: game.CrossCourtOnly}, {Kind: game.NotOnTheFeed}}
-	d.Rules.End = game.End{Near: 9, Far: 9}
-	d.Cautions = append(d.Cautions, mindTheGlass)
 	return d
 }

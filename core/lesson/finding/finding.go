@@ -6,10 +6,8 @@ import (
 	"context"
 	"fmt"
 	"math"
-	"unicode"
 
 	"hodometer/core/basics/units"
-	"hodometer/core/drill/load"
 	"hodometer/core/lesson"
 	"hodometer/core/lesson/editing"
 	"hodometer/core/lesson/prospect"
@@ -35,35 +33,6 @@ type Finding struct {
 	Remedies []Remedy `json:"remedies"`
 	About    string   `json:"about" description:"The same however its figures change: by which it is hushed"`
 	Hushed   string   `json:"hushed,omitempty" description:"Why the coach leaves it as it is"`
-}
-
-// about is a sentence without its figures.
-func about(reason string) string {
-	runes := []rune(reason)
-	text := make([]rune, 0, len(runes))
-	for _, r := range runes {
-		switch {
-		case !unicode.IsDigit(r):
-			text = append(text, r)
-		case len(text) == 0 || text[len(text)-1] != '#':
-			text = append(text, '#')
-		}
-	}
-	return string(text[:min(len(text), longestAbout)])
-}
-
-const longestAbout = 300 // characters
-
-// hush marks the findings that the coach leaves as they are. What cannot be run as planned is always told.
-func hush(all []Finding, d lesson.Document) {
-	for i := range all {
-		all[i].About = about(all[i].Reason)
-		for _, h := range d.Hushed {
-			if all[i].Severity != Problem && h.Block == all[i].Block && h.About == all[i].About {
-				all[i].Hushed = h.Why
-			}
-		}
-	}
 }
 
 // Remedy is a change that answers a finding.
@@ -191,20 +160,6 @@ func overrun(d lesson.Document, p schedule.Timetable) []Finding {
 	}
 }
 
-// missingDrill says that a drill is no longer there, or that nobody is in a block.
-func missingDrill(l schedule.Prepared, d lesson.Document) []Finding {
-	takeOut := Remedy{Label: "Take it out", Edit: editing.Edit{Kind: editing.RemoveBlock, Block: l.Block.ID}}
-	switch {
-	case l.Block.Drill != "" && !l.Drilled && len(l.People) > 0:
-		return []Finding{
-			found(Problem, l.Block, l.Block.Title+": this drill is no longer there. Choose another one.", takeOut),
-		}
-	case len(l.People) == 0 && len(d.Students) > 0 && len(l.Block.People) > 0:
-		return []Finding{found(Problem, l.Block, l.Block.Title+": nobody is left for it.", takeOut)}
-	}
-	return nil
-}
-
 // games says that a game is not there or not its version, that players are missing for it, or that it will hardly be
 // over in its minutes.
 func games(l schedule.Prepared, s schedule.ScheduledBlock, in schedule.Inputs) []Finding {
@@ -253,151 +208,6 @@ func games(l schedule.Prepared, s schedule.ScheduledBlock, in schedule.Inputs) [
 		return []Finding{f}
 	}
 	return nil
-}
-
-// tooLong says that a drill needs more time than it has.
-func tooLong(l schedule.Prepared, s schedule.ScheduledBlock, in schedule.Inputs) []Finding {
-	if s.Over < 1 {
-		return nil
-	}
-	block := l.Block
-	minutes := math.Ceil((block.Seconds()+s.Over)/30) / 2
-	f := found(
-		Warning,
-		block,
-		fmt.Sprintf(
-			"%s needs %s and has %s: %s over.",
-			block.Title,
-			units.Clock(block.Seconds()+s.Over),
-			units.Clock(block.Seconds()),
-			units.Clock(s.Over),
-		),
-	)
-	if turns := l.TurnsIn(in); turns > 0 {
-		f.Remedies = append(
-			f.Remedies,
-			Remedy{
-				Label: "Play " + units.Count(turns, "turn", "turns") + " each",
-				Edit:  editing.Edit{Kind: editing.SetTurns, Block: block.ID, Turns: turns},
-			},
-		)
-	}
-	if minutes <= lesson.MaxMinutes {
-		f.Remedies = append(
-			f.Remedies,
-			Remedy{
-				Label: fmt.Sprintf("Give it %s min", units.Decimal(minutes, 1)),
-				Edit:  editing.Edit{Kind: editing.Resize, Block: block.ID, Minutes: minutes},
-			},
-		)
-	}
-	return []Finding{f}
-}
-
-// waiting says that somebody stands too long between two turns.
-func waiting(l schedule.Prepared, d lesson.Document, s schedule.ScheduledBlock, in schedule.Inputs) []Finding {
-	if len(l.People) < 2 || s.Load.Waiting <= in.Settings.Wait {
-		return nil
-	}
-	severity := Warning
-	if l.Block.OnDeck != "" {
-		severity = Note
-	}
-	f := found(
-		severity,
-		l.Block,
-		fmt.Sprintf(
-			"%s: everybody waits %s s between two turns, %s times as long as they play. In one line %s would be enough.",
-			l.Block.Title,
-			units.Decimal(s.Load.Waiting, 0),
-			units.Decimal(s.Load.Rest, 1),
-			units.Count(s.Load.Largest, "player", "players"),
-		),
-	)
-	const maxLines = 4
-	if lines := load.Split(
-		l.Document,
-		len(l.People),
-		in.Settings,
-	); lines > s.Load.Lines && lines <= min(maxLines, len(l.People)) && !d.Space.Half &&
-		l.Form() == nil {
-		f.Remedies = append(
-			f.Remedies,
-			Remedy{
-				Label: fmt.Sprintf("Split into %d lines, each with a feeder", lines),
-				Edit:  editing.Edit{Kind: editing.SetLines, Block: l.Block.ID, Lines: lines},
-			},
-		)
-	}
-	if l.Block.OnDeck == "" {
-		f.Remedies = append(
-			f.Remedies,
-			Remedy{
-				Label: "Give the waiting a task",
-				Edit: editing.Edit{
-					Kind:  editing.SetOnDeck,
-					Block: l.Block.ID,
-					Text:  "Shadow the stroke behind the line, feet never still",
-				},
-			},
-		)
-	}
-	return []Finding{f}
-}
-
-// spacing says that a drill does not go with half a court, or that its line stands in the way of volleys.
-func spacing(l schedule.Prepared, d lesson.Document) []Finding {
-	var all []Finding
-	if d.Space.Half && !load.Narrow(l.Document) {
-		all = append(
-			all,
-			found(
-				Warning,
-				l.Block,
-				l.Block.Title+" needs the whole width of a court, and there is half of one. Play it down one side, or choose "+
-					"another drill.",
-				Remedy{
-					Label: "Take the whole court",
-					Edit:  editing.Edit{Kind: editing.SetSpace, Space: &load.Space{Courts: d.Space.Courts}},
-				},
-			),
-		)
-	}
-	if side := l.Document.FacesVolleys(); side != "" && len(l.People) > 2 {
-		all = append(all, found(Warning, l.Block, l.Block.Title+": "+side+" Let the line wait behind the player's baseline."))
-	}
-	return all
-}
-
-// emptied says that a drill feeds more than the coach's baskets hold.
-func emptied(l schedule.Prepared, s schedule.ScheduledBlock, in schedule.Inputs) []Finding {
-	carried := in.Settings.Container(l.Document.Sport)
-	has := carried.Holds * carried.Has
-	if s.Load.Balls <= has || !l.FromABasket() {
-		return nil
-	}
-	f := found(
-		Note,
-		l.Block,
-		fmt.Sprintf(
-			"%s feeds %s, and the %s hold %d: they are picked up %s in the middle of it, which is counted in its minutes.",
-			l.Block.Title,
-			l.Document.Fed(s.Load.Balls),
-			carried.Many,
-			has,
-			units.Count((s.Load.Balls-1)/has, "time", "times"),
-		),
-	)
-	if turns := has * s.Load.Turns / s.Load.Balls; turns > 0 {
-		f.Remedies = append(
-			f.Remedies,
-			Remedy{
-				Label: "Play " + units.Count(turns, "turn", "turns") + " each",
-				Edit:  editing.Edit{Kind: editing.SetTurns, Block: l.Block.ID, Turns: turns},
-			},
-		)
-	}
-	return []Finding{f}
 }
 
 // bodyFindings holds the plan against what a student's body may be given in one lesson.
