@@ -1,7 +1,9 @@
 import { addresses, otherAddresses } from './addresses'
 import { expect, lessonOf, test } from './fixtures'
 
-/** A browser that may keep nothing at all, as some do in a private window: every view works, and what is done is sent. */
+/**
+ * A browser that may keep nothing at all, as some do in a private window: every view works, and what is done is sent.
+ */
 function keepsNothing() {
   const no = () => {
     throw new DOMException('The operation is insecure.', 'SecurityError')

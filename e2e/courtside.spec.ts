@@ -165,7 +165,8 @@ test('counts that are not answered are shown, and undone like any other', async 
   await answer(counting, 'Missed').click()
   await expect(counting.getByText('2 of 3', { exact: true })).toBeVisible()
   await expect(
-    page.getByText(/^[3-5] things you did are kept on this device until Hodometer answers\.$/), // the way there may be among them
+    // the way there may be among them
+    page.getByText(/^[3-5] things you did are kept on this device until Hodometer answers\.$/),
   ).toBeVisible()
   await expect(counting.getByText('in a row 0')).toBeVisible() // core on this device says so
   await counting.getByRole('button', { name: /^Undo/ }).click()

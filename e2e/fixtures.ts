@@ -39,12 +39,18 @@ export const test = base.extend<Clubs>({
   },
 })
 
-/** standStill stops the clock of a page: what time passes then is what the errand lets pass, however slow the machine is. */
+/**
+ * standStill stops the clock of a page: what time passes then is what the errand lets pass, however slow the machine
+ * is.
+ */
 export async function standStill(page: Page) {
   await page.clock.pauseAt(await page.evaluate(() => Date.now() + 1000))
 }
 
-/** toBlock goes on, courtside, until a block is on. Each press is waited for: a block that is drawn late would be passed by. */
+/**
+ * toBlock goes on, courtside, until a block is on. Each press is waited for: a block that is drawn late would be passed
+ * by.
+ */
 export async function toBlock(page: Page, block: string) {
   const title = page.getByRole('region', { name: 'Time' }).locator('.title')
   for (let i = 0; i < 12; i++) {

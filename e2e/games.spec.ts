@@ -1,7 +1,9 @@
 import { expect, expectClean, openLesson, test, toBlock } from './fixtures'
 import { Acts, award, enabled, game, kept, shows, side, won } from './gameacts'
 
-/** Games set up, scored and found again on a page of a phone's size; an act is one press, one choice, one filled field. */
+/**
+ * Games set up, scored and found again on a page of a phone's size; an act is one press, one choice, one filled field.
+ */
 test.use({ viewport: { width: 390, height: 844 } })
 
 const six = [

@@ -60,7 +60,8 @@ test('a phone is paired by its camera, runs a lesson, is taken out, and loses no
     await expect(mobile.getByRole('region', { name: 'Time' })).toContainText(title)
   }
 
-  // It is taken out in mid-lesson, out of reach of the network: what is counted then stays on it until it is paired again.
+  // It is taken out in mid-lesson, out of reach of the network: what is counted then stays on it until it is paired
+  // again.
   await mobile.context().setOffline(true)
   await page.getByRole('button', { name: 'Take out Racket bag phone' }).click()
   await expect(page.getByText('No device is paired.')).toBeVisible()

@@ -9,7 +9,10 @@ export class Phone {
   readonly #folder = mkdtempSync(join(tmpdir(), 'hodometer-phone-'))
   #context: BrowserContext | undefined
 
-  /** Opens its browser at a time, closing it first where it is open. That a certificate is trusted is tested with the program itself. */
+  /**
+   * Opens its browser at a time, closing it first where it is open. That a certificate is trusted is tested with the
+   * program itself.
+   */
   async open(now: string): Promise<Page> {
     await this.#context?.close()
     this.#context = await engine.launchPersistentContext(this.#folder, {

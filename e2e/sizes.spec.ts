@@ -61,7 +61,10 @@ const covered = (page: Page) =>
     return list
   })
 
-/** What can be pressed and is smaller than so many pixels, links in a sentence aside: of a box to tick the line that it stands in counts. */
+/**
+ * What can be pressed and is smaller than so many pixels, links in a sentence aside: of a box to tick the line that it
+ * stands in counts.
+ */
 const small = (page: Page, least: number) =>
   page.evaluate((least) => {
     const all = [

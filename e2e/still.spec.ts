@@ -11,7 +11,10 @@ declare global {
   }
 }
 
-/** Writes down what moves from under the finger: what is or holds something to be pressed, by more than its least size, 24 px (WCAG 2.2, 2.5.8). */
+/**
+ * Writes down what moves from under the finger: what is or holds something to be pressed, by more than its least size,
+ * 24 px (WCAG 2.2, 2.5.8).
+ */
 function watch() {
   window.moved = []
   const pressed = 'button, a[href], input, select, summary'

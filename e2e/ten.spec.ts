@@ -2,8 +2,8 @@ import type { Page } from '@playwright/test'
 import { drawer, duplicate, expect, openLesson, test } from './fixtures'
 
 /**
- * Ten patterns that coaches make, each from the list of drills, each with its acts counted: an act is one press, drag, key or
- * filled field. The first court of a new drill is that of tennis.
+ * Ten patterns that coaches make, each from the list of drills, each with its acts counted: an act is one press, drag,
+ * key or filled field. The first court of a new drill is that of tennis.
  */
 class Acts {
   n = 0

@@ -2,7 +2,10 @@ import { readFileSync } from 'node:fs'
 import { join } from 'node:path'
 import type { Plugin } from 'vite'
 
-/** packedCore puts core, as it was compressed when it was built, beside core: compressing it takes longer than building the page. */
+/**
+ * packedCore puts core, as it was compressed when it was built, beside core: compressing it takes longer than
+ * building the page.
+ */
 export function packedCore(): Plugin {
   return {
     name: 'packed-core',

@@ -8,8 +8,8 @@ import { notices } from './notices.ts'
 const api = process.env.HODOMETER_API ?? 'http://127.0.0.1:7420'
 
 /**
- * The app opens without the network: what it is made of is kept by the browser. Where the network is there, the page itself is always fetched anew,
- * so that a new program has its own page.
+ * The app opens without the network: what it is made of is kept by the browser. Where the network is there, the
+ * page itself is always fetched anew, so that a new program has its own page.
  */
 const offline = VitePWA({
   injectRegister: false,

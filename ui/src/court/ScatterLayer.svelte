@@ -2,7 +2,9 @@
   import type { Aimed } from '../lib/api/client'
   import { drawn, type Frame } from './view'
 
-  /** Where a player's balls land about their aim: logged places as dots, else ellipses for half of them and nine of ten. */
+  /**
+   * Where a player's balls land about their aim: logged places as dots, else ellipses for half of them and nine of ten.
+   */
   interface Props {
     aimed: Aimed
     frame: Frame

@@ -2,7 +2,9 @@
   import type { Report } from '../lib/api/client'
   import { sign, turn, type Ahead } from './view'
 
-  /** What a place looks like: balls are round and numbered, people square, cones told apart by letter, colour and shape. */
+  /**
+   * What a place looks like: balls are round and numbered, people square, cones told apart by letter, colour and shape.
+   */
   interface Props {
     spot: Report['spots'][number]
     ahead: Ahead

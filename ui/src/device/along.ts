@@ -3,7 +3,10 @@ import { Games } from './games'
 import { Kits } from './kits'
 import type { DeviceStore } from './store'
 
-/** takeAlong leaves behind what is over, and packs the lessons of today and tomorrow, so that they can be run where there is no network. */
+/**
+ * takeAlong leaves behind what is over, and packs the lessons of today and tomorrow, so that they can be run where
+ * there is no network.
+ */
 export async function takeAlong(store: DeviceStore) {
   const [kits, games] = [new Kits(store), new Games(store)]
   await kits.leave()

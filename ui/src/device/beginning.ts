@@ -3,7 +3,10 @@ import { versionOf, type Core } from './core'
 import type { Games } from './games'
 import type { Kits } from './kits'
 
-/** Here is how a game of a lesson is begun from what this device has with it; each part is undefined where it has nothing. */
+/**
+ * Here is how a game of a lesson is begun from what this device has with it; each part is undefined where it has
+ * nothing.
+ */
 export interface Here {
   game: (id: string) => Promise<GameDocument | undefined>
   version: (asked: GameVersionAsked) => Promise<GameDocument>

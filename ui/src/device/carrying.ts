@@ -19,8 +19,8 @@ export interface Told {
 }
 
 /**
- * carry sends what was done on this device and waits, whatever view is open, as soon as there is an answer, and packs the next lessons. It
- * returns what ends that.
+ * carry sends what was done on this device and waits, whatever view is open, as soon as there is an answer, and packs
+ * the next lessons. It returns what ends that.
  */
 export function carry(told: Told): () => void {
   const store = new DeviceStore()

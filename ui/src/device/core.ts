@@ -53,8 +53,8 @@ interface Answer {
 }
 
 /**
- * Core is the program's own core on this device, in a worker: it is loaded when it is first asked, and works out what the program
- * would have answered.
+ * Core is the program's own core on this device, in a worker: it is loaded when it is first asked, and works out what
+ * the program would have answered.
  */
 export class Core {
   #worker: Worker | undefined

@@ -28,8 +28,8 @@ export interface Line<A extends { id: string }, R> {
 }
 
 /**
- * Delivery brings what is done on this device to the program, in order, and has shown what comes of it: the program's answer, or, where none
- * comes, what core on this device makes of what it has with it and of all that was done since.
+ * Delivery brings what is done on this device to the program, in order, and has shown what comes of it: the program's
+ * answer, or, where none comes, what core on this device makes of what it has with it and of all that was done since.
  */
 export class Delivery<A extends { id: string }, R> {
   /** All that is written down and is not in what the device has with it yet. */
@@ -76,7 +76,10 @@ export class Delivery<A extends { id: string }, R> {
     clearTimeout(this.#packing)
   }
 
-  /** write writes something down and sends it. Where no answer came the last time, or one is late, this device works it out meanwhile. */
+  /**
+   * write writes something down and sends it. Where no answer came the last time, or one is late, this device works it
+   * out meanwhile.
+   */
   async write(write: () => Promise<void>) {
     this.#writing++
     try {

@@ -10,7 +10,10 @@ const onThisPage = new MemoryLog<GameEvent>()
 /** What this page is writing down. */
 const events = new OnItsWay<GameEvent>('events')
 
-/** EventQueue is what happened in games and is not answered yet. A game that this device began goes with what happened in it. */
+/**
+ * EventQueue is what happened in games and is not answered yet. A game that this device began goes with what happened
+ * in it.
+ */
 export class EventQueue extends Queue<GameEvent, Scored> {
   constructor(
     store: DeviceStore,

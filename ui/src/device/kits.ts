@@ -14,7 +14,8 @@ function over({ kit: { finished, document }, ahead }: Packed) {
 }
 
 /**
- * Kits are the lessons that this device has with it, each as it was packed last. With what was done since, core makes of a kit what a coach sees.
+ * Kits are the lessons that this device has with it, each as it was packed last. With what was done since, core makes
+ * of a kit what a coach sees.
  */
 export class Kits {
   constructor(readonly device: DeviceStore) {}
@@ -28,7 +29,9 @@ export class Kits {
     return this.device.kits.toArray().catch(() => [])
   }
 
-  /** Leaves lessons behind that are over, unless something was done with them that is not answered: they name people. */
+  /**
+   * Leaves lessons behind that are over, unless something was done with them that is not answered: they name people.
+   */
   async leave() {
     for (const packed of await this.all()) if (over(packed)) await this.#leave(packed.lesson)
   }

@@ -2,8 +2,8 @@ import { inTab } from '../lib/page/kept'
 import type { Kept } from './log'
 
 /**
- * OnItsWay is what a page is writing down. The database of a device takes a moment, in which a page may be read again; the tab keeps an act
- * from when it is done until it is written down, and the next page goes on with it.
+ * OnItsWay is what a page is writing down. The database of a device takes a moment, in which a page may be read again;
+ * the tab keeps an act from when it is done until it is written down, and the next page goes on with it.
  */
 export class OnItsWay<A extends { id: string }> {
   readonly #key: string

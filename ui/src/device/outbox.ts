@@ -23,7 +23,10 @@ export class Outbox {
     return open
   }
 
-  /** Sends all of it but that of one lesson or game, each in its order. It fails where no answer comes; what is left stays. */
+  /**
+   * Sends all of it but that of one lesson or game, each in its order. It fails where no answer comes; what is left
+   * stays.
+   */
   async deliver(but: string) {
     for (const lesson of await this.#acts.kept()) if (lesson !== but) await this.#acts.deliver(lesson)
     for (const game of new Set([...(await this.#games.begun()), ...(await this.#events.kept())])) {

@@ -22,9 +22,9 @@ function actsIn(refusal: Refusal): Map<number, string> | undefined {
 const batch = 500
 
 /**
- * Queue is what was done with lessons, or with games, and is not answered yet. Each act is written down before it goes, on the device or,
- * where that fails, in the page. What was answered is kept until what the device has with it has it too. Nothing that goes wrong here stops
- * what comes after.
+ * Queue is what was done with lessons, or with games, and is not answered yet. Each act is written down before it goes,
+ * on the device or, where that fails, in the page. What was answered is kept until what the device has with it has it
+ * too. Nothing that goes wrong here stops what comes after.
  */
 export class Queue<A extends { id: string }, R, L extends Log<A> = Log<A>> {
   /** Why the device keeps nothing; empty where it does. */
@@ -32,7 +32,9 @@ export class Queue<A extends { id: string }, R, L extends Log<A> = Log<A>> {
 
   /** What became of acts, as this page knows it: the device may not be able to take that down. */
   #marks = new Map<string, Mark>()
-  /** What the device had of a lesson or a game when it was last read, and what this page has written down on it since. */
+  /**
+   * What the device had of a lesson or a game when it was last read, and what this page has written down on it since.
+   */
   #known = new Map<string, Kept<A>[]>()
   #recovering: Promise<void> | undefined
 
@@ -70,7 +72,10 @@ export class Queue<A extends { id: string }, R, L extends Log<A> = Log<A>> {
     for (const left of this.way.left()) await this.#write(left)
   }
 
-  /** Everything that is written down of a lesson or a game, in the order in which it was done: what the device has, and what only the page has. */
+  /**
+   * Everything that is written down of a lesson or a game, in the order in which it was done: what the device has, and
+   * what only the page has.
+   */
   async list(of: string): Promise<Kept<A>[]> {
     await this.recovered()
     const there = await this.#onDevice(of)
@@ -95,7 +100,10 @@ export class Queue<A extends { id: string }, R, L extends Log<A> = Log<A>> {
     return (await this.list(of)).filter((kept) => !kept.refused && !kept.answered)
   }
 
-  /** What the device has; where it cannot be read now, what it is known to have, so that nothing is sent before what was done earlier. */
+  /**
+   * What the device has; where it cannot be read now, what it is known to have, so that nothing is sent before what was
+   * done earlier.
+   */
   async #onDevice(of: string) {
     const before = this.#known.get(of) ?? []
     try {
@@ -110,8 +118,8 @@ export class Queue<A extends { id: string }, R, L extends Log<A> = Log<A>> {
   }
 
   /**
-   * deliver sends what is not answered, in order, and returns the newest answer, if any came. An act that is refused is marked and
-   * kept, and the others go without it; without an answer everything stays, and this fails.
+   * deliver sends what is not answered, in order, and returns the newest answer, if any came. An act that is refused is
+   * marked and kept, and the others go without it; without an answer everything stays, and this fails.
    */
   async deliver(of: string): Promise<R | undefined> {
     let newest: R | undefined

@@ -65,5 +65,7 @@ export class MemoryRuns extends MemoryLog<Act> implements ActLog {
   }
 }
 
-/** The counts that this device could not keep, in the memory of the page: they stay when the coach goes to another view. */
+/**
+ * The counts that this device could not keep, in the memory of the page: they stay when the coach goes to another view.
+ */
 export const onThisPage = new MemoryRuns()

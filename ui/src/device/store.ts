@@ -4,7 +4,10 @@ import type { Act, Entry, GameEvent, GameKit, Kit } from '../lib/api/client'
 import { TableLog, type Kept } from './log'
 import { begun, keyOf, numbered, type ActLog, type Run, type Whose } from './runs'
 
-/** A lesson as it was packed last, and by how much the clock of the program is ahead of that of the device, in milliseconds. */
+/**
+ * A lesson as it was packed last, and by how much the clock of the program is ahead of that of the device, in
+ * milliseconds.
+ */
 export interface Packed {
   lesson: string
   kit: Kit

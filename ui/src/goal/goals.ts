@@ -24,8 +24,8 @@ interface GoalNumber {
 }
 
 /**
- * The numbers that a goal has as its kind needs them, in the order in which they are asked for; one that is not there is what a goal of the kind
- * begins with.
+ * The numbers that a goal has as its kind needs them, in the order in which they are asked for; one that is not there
+ * is what a goal of the kind begins with.
  */
 export function numbersOf(goal: Goal, form: GoalForm | undefined, unit?: Unit): GoalNumber[] {
   const first = form?.first ?? goal

@@ -94,7 +94,10 @@ export class Draft<T extends object> {
     this.replace(after)
   }
 
-  /** upToDate has something made of the document; where the document was changed meanwhile, it is made again of the newer one. */
+  /**
+   * upToDate has something made of the document; where the document was changed meanwhile, it is made again of the
+   * newer one.
+   */
   async upToDate<Made>(make: (document: T) => Promise<Made>): Promise<Made> {
     for (;;) {
       const before = this.#copy()

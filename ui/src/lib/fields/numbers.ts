@@ -1,6 +1,6 @@
 /**
- * readNumber reads a number as a coach types it: one sign in it, comma or point, is its decimal sign. It is undefined where that cannot be read – two
- * signs, words, nothing – so that nothing is stored but what was typed.
+ * readNumber reads a number as a coach types it: one sign in it, comma or point, is its decimal sign. It is undefined
+ * where that cannot be read – two signs, words, nothing – so that nothing is stored but what was typed.
  */
 export function readNumber(text: string): number | undefined {
   const plain = text.trim().replace(',', '.')

@@ -4,8 +4,9 @@ import { Refusal, why } from '../api/client'
 const nothing: Record<string, string> = {}
 
 /**
- * Asking has a document worked out by the server. Of questions only the newest counts: while one is on its way, later ones wait and
- * replace each other. Edits are made one after the other, and none is lost; of those of one handle that wait, the last is made.
+ * Asking has a document worked out by the server. Of questions only the newest counts: while one is on its way, later
+ * ones wait and replace each other. Edits are made one after the other, and none is lost; of those of one handle that
+ * wait, the last is made.
  */
 export class Asking {
   /** What was wrong with the last change, by its path. */

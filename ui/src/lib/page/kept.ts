@@ -1,6 +1,6 @@
 /**
- * Small things that a page keeps beside its documents. A browser that may keep nothing, or is full, has the page go on without: they are there
- * until the page is left.
+ * Small things that a page keeps beside its documents. A browser that may keep nothing, or is full, has the page go on
+ * without: they are there until the page is left.
  */
 class Kept {
   readonly #page = new Map<string, string>()

@@ -1,6 +1,6 @@
 /**
- * inRounds has work done whenever it is asked for, one round at a time. What asks during a round may have come too late for it: another round follows,
- * and what it returns ends with that.
+ * inRounds has work done whenever it is asked for, one round at a time. What asks during a round may have come too late
+ * for it: another round follows, and what it returns ends with that.
  */
 export function inRounds(work: () => Promise<void>): () => Promise<void> {
   let again = false

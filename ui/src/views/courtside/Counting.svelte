@@ -62,7 +62,10 @@
   }: Props = $props()
   /** Each student who keeps a count of their own at some measure. */
   const people = $derived(turns(counters))
-  /** Whose turn it is stands by who it is: others may come and go. Where they are not there themselves it is the first one's. */
+  /**
+   * Whose turn it is stands by who it is: others may come and go. Where they are not there themselves it is the first
+   * one's.
+   */
   const chosen = $derived(
     Math.max(
       0,

@@ -49,7 +49,10 @@
   const scheduled = $derived(run.scheduled)
   const blockCounters = $derived(run.counters.filter((counter) => counter.block === scheduled?.block))
   const over = $derived(run.over)
-  /** Of whom a device would count balls, whoever's turn it is first: at the measure whose turn it is, where this device counts them. */
+  /**
+   * Of whom a device would count balls, whoever's turn it is first: at the measure whose turn it is, where this device
+   * counts them.
+   */
   const inTurn = $derived.by(() => {
     const all = turns(blockCounters).flatMap(({ student }) =>
       blockCounters.filter((each) => each.student === student && each.on).slice(0, 1),

@@ -3,7 +3,10 @@
   import { inTab } from '../../lib/page/kept'
   import { calledAt, inWords, phaseAt, type Phase } from './face'
 
-  /** The clock of a measure: work and rest in turn, or a challenge; it goes by the clock of the lesson, stands with it, and goes on after a reload. */
+  /**
+   * The clock of a measure: work and rest in turn, or a challenge; it goes by the clock of the lesson, stands with it,
+   * and goes on after a reload.
+   */
   interface Props {
     face: Face
     /** Under which it is kept on this device. */

@@ -1,6 +1,9 @@
 import type { Counter, Cue, ScheduledBlock } from '../../lib/api/client'
 
-/** Moment is where a lesson is: what is called, who is where, which block is on, how many seconds are left of it, and whose goals are met. */
+/**
+ * Moment is where a lesson is: what is called, who is where, which block is on, how many seconds are left of it, and
+ * whose goals are met.
+ */
 export interface Moment {
   running: boolean
   cue: Pick<Cue, 'second' | 'text'> | undefined

@@ -13,7 +13,9 @@ export const done = ({ standing, over }: Counter) => standing.met && over
 /** whose says whose count a counter is. */
 export const whose = ({ party, measure }: Counter): Whose => ({ student: party, measure })
 
-/** turns has one counter for each student who keeps a count of their own at some measure, in the order of their turns. */
+/**
+ * turns has one counter for each student who keeps a count of their own at some measure, in the order of their turns.
+ */
 export const turns = (counters: Counter[]) =>
   counters.filter(
     (each, i) => counters.findIndex((c) => c.student === each.student && c.party === c.student) === i,
@@ -47,7 +49,9 @@ export function stillAt(measure: number, people: Counter[], after: number, count
   )
 }
 
-/** timesUp are the counts of a measure whose time is up with its clock: of whoever has begun, and of the one who is on. */
+/**
+ * timesUp are the counts of a measure whose time is up with its clock: of whoever has begun, and of the one who is on.
+ */
 export const timesUp = (on: Counter, counters: Counter[], waiting: Waiting[]) =>
   counters.filter(
     (each) =>

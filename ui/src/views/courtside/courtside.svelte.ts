@@ -35,7 +35,10 @@ export interface Device {
   core: Core
 }
 
-/** Run is a lesson on its way, shown and delivered: LessonRun with the clock and the network of a page, and the counts of this device. */
+/**
+ * Run is a lesson on its way, shown and delivered: LessonRun with the clock and the network of a page, and the counts
+ * of this device.
+ */
 export class Run {
   data = $state.raw<Courtside>() as Courtside
   second = $state(0)
@@ -233,7 +236,10 @@ export class Run {
     return this.#taken.lastIn(block)
   }
 
-  /** undo takes back the last count of a student in a block, and returns how many strokes the rally had that it was; 0 for none. */
+  /**
+   * undo takes back the last count of a student in a block, and returns how many strokes the rally had that it was; 0
+   * for none.
+   */
   undo(block: string, { student, measure }: Whose): number {
     void this.#count(block, { student, measure }, { kind: 'undo' })
     return this.#taken.takeBack(block, { student, measure })

@@ -12,7 +12,9 @@ import type { What } from '../../device/acts'
 /** Seconds by which an answer may differ from the clock of this page before that is put right. */
 const smallest = 1
 
-/** Doing is something to be done with a lesson, and where the clock is shown to stand at once, before it is answered. */
+/**
+ * Doing is something to be done with a lesson, and where the clock is shown to stand at once, before it is answered.
+ */
 export interface Doing {
   what: What
   shown?: { second: number; running: boolean }
@@ -20,13 +22,16 @@ export interface Doing {
   asks?: boolean
 }
 
-/** What got shorter or longer by what was done with the road last, the lesson before and after it, and which act that asks why; empty for none. */
+/**
+ * What got shorter or longer by what was done with the road last, the lesson before and after it, and which act that
+ * asks why; empty for none.
+ */
 export type SaidOfRoad = Change & { sentences: string[]; asks: string }
 
 /**
- * LessonRun is a lesson on its way as a page shows it: the clock that goes on between answers, what is called by it, and what is said of the last
- * change. It has no clock and no network of its own: now is the wall clock in milliseconds, which goes on while a phone sleeps; what is to be
- * done is returned, and what came of it is taken.
+ * LessonRun is a lesson on its way as a page shows it: the clock that goes on between answers, what is called by it,
+ * and what is said of the last change. It has no clock and no network of its own: now is the wall clock in
+ * milliseconds, which goes on while a phone sleeps; what is to be done is returned, and what came of it is taken.
  */
 export class LessonRun {
   data: Courtside
@@ -92,7 +97,10 @@ export class LessonRun {
     return cue.roles.length > 0 && cue.block === this.scheduled?.block
   }
 
-  /** The versions of the drill that is on, from the easiest on, which of them is played, and the next one that may be proposed; empty for none. */
+  /**
+   * The versions of the drill that is on, from the easiest on, which of them is played, and the next one that may be
+   * proposed; empty for none.
+   */
   get versions() {
     const { scheduled } = this
     const names = scheduled?.game ? [] : (scheduled?.versions ?? [])
@@ -188,7 +196,10 @@ export class LessonRun {
     return this.#under({ kind: 'go back' }, (blocks[at - 1]?.end ?? 0) - 1)
   }
 
-  /** jump goes to the next block, or to the one before. Before a lesson is begun one looks at its blocks, and begins where one is. */
+  /**
+   * jump goes to the next block, or to the one before. Before a lesson is begun one looks at its blocks, and begins
+   * where one is.
+   */
   jump(by: -1 | 1) {
     if (this.begun) return by === 1 ? this.skip() : this.back()
     const { blocks, planned } = this.data.lesson.plan

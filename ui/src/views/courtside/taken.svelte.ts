@@ -29,7 +29,10 @@ export class Taken {
     return this.#list.findLast((each) => each.block === block)
   }
 
-  /** takeBack forgets the last count of a student at a measure of a block, and returns how many strokes the rally had that it was; 0 for none. */
+  /**
+   * takeBack forgets the last count of a student at a measure of a block, and returns how many strokes the rally had
+   * that it was; 0 for none.
+   */
   takeBack(block: string, { student, measure = 1 }: Whose): number {
     const at = this.#list.findLastIndex(
       (each) => each.block === block && each.student === student && measureOf(each) === measure,

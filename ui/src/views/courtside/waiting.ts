@@ -37,8 +37,8 @@ function undone(waiting: Entry[]) {
 export const withoutUndone = (waiting: Entry[]) => undone(waiting).standing
 
 /**
- * withWaiting adds the taps that are not answered yet, in order, to a count of core/count/tally, so that a coach sees each
- * tap at once. The cases that both must agree on stand in core/count/tally/testdata/waiting.json.
+ * withWaiting adds the taps that are not answered yet, in order, to a count of core/count/tally, so that a coach sees
+ * each tap at once. The cases that both must agree on stand in core/count/tally/testdata/waiting.json.
  */
 export function withWaiting(count: Counter['count'], waiting: Entry[]): Provisional {
   const { standing, before } = undone(waiting)

@@ -25,7 +25,10 @@
   let now = $state(Date.now())
   const left = $derived(code ? (Date.parse(code.until) - now) / 1000 : 0)
   let made = $state(0)
-  /** The program does not know this code any more: it was used, made anew in another tab, or taken back, or the program was started again. */
+  /**
+   * The program does not know this code any more: it was used, made anew in another tab, or taken back, or the program
+   * was started again.
+   */
   const dead = $derived(code !== undefined && asked > made && until !== code.until)
   const come = $derived(code && known.find(({ id }) => !before.includes(id)))
   const way = $derived(code?.addresses.find(({ address }) => address === chosen) ?? code?.addresses[0])

@@ -6,7 +6,9 @@
   import PassphraseField from '../../lib/fields/PassphraseField.svelte'
   import TextField from '../../lib/fields/TextField.svelte'
 
-  /** What stands before the page until the coach, or this device, is let in. What was typed on the page stays behind it. */
+  /**
+   * What stands before the page until the coach, or this device, is let in. What was typed on the page stays behind it.
+   */
   interface Props {
     needs: 'passphrase' | 'pairing'
   }

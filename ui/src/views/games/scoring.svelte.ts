@@ -18,7 +18,10 @@ export interface Device {
   core: Core
 }
 
-/** Scoring is a game that is counted: what is tapped in it is written down on this device first; one that the rules refuse is told and dropped. */
+/**
+ * Scoring is a game that is counted: what is tapped in it is written down on this device first; one that the rules
+ * refuse is told and dropped.
+ */
 export class Scoring {
   played = $state.raw<Played>() as Played
   /** Why the last tap does not count. */

@@ -79,8 +79,8 @@
     {@const game = scheduled.game}
     <details class="mt-1">
       <summary class="cursor-pointer"
-        >{game.name}: {game.minutes.low80.toFixed(0)} to {game.minutes.high80.toFixed(0)} min, four times of five{scheduled.group &&
-          `; ${scheduled.group}`}</summary
+        >{game.name}: {game.minutes.low80.toFixed(0)} to {game.minutes.high80.toFixed(0)} min, four times of five
+        {scheduled.group && `; ${scheduled.group}`}</summary
       >
       <ul class="list-disc pl-5 text-sm">
         {#each game.rules as rule, i (i)}<li>{rule}</li>{/each}

@@ -8,7 +8,9 @@
   }
   let { planner }: Props = $props()
   const plan = $derived(planner.plan)
-  /** Those of the lesson first, then with their blocks in the order of the road; those of the open block stand in it. */
+  /**
+   * Those of the lesson first, then with their blocks in the order of the road; those of the open block stand in it.
+   */
   const open = $derived(
     ['', ...planner.document.blocks.map((block) => block.id)].flatMap((id) =>
       plan.findings.filter(

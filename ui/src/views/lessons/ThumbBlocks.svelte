@@ -1,7 +1,9 @@
 <script lang="ts">
   import type { Planner } from './planner.svelte'
 
-  /** The blocks of a lesson for small changes with a thumb: earlier and later, some minutes less or more, another drill. */
+  /**
+   * The blocks of a lesson for small changes with a thumb: earlier and later, some minutes less or more, another drill.
+   */
   interface Props {
     planner: Planner
   }

@@ -21,7 +21,9 @@ export class Planner {
   readonly id: string
   plan = $state.raw<Plan>() as Plan
   selected = $state('')
-  /** What is being looked for in the one field: something to add at a place, -1 for where it belongs, or for a block. */
+  /**
+   * What is being looked for in the one field: something to add at a place, -1 for where it belongs, or for a block.
+   */
   adding = $state.raw<{ kind: 'add'; at: number } | { kind: 'swap' | 'count'; block: string }>()
   /** What the last edit squeezed or stretched, or why it could not be done. */
   sentences = $state.raw<string[]>([])

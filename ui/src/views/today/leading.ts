@@ -9,7 +9,10 @@ function span({ start, minutes }: Pick<LessonBrief, 'start' | 'minutes'>) {
 /** The minute of the day. */
 const minuteOf = (now: Date) => 60 * now.getHours() + now.getMinutes()
 
-/** leading is the lesson that a coach looks for now: the one that is under way, else the one that is on by the clock, else today's next one. */
+/**
+ * leading is the lesson that a coach looks for now: the one that is under way, else the one that is on by the clock,
+ * else today's next one.
+ */
 export function leading<L extends Pick<LessonBrief, 'start' | 'minutes' | 'state' | 'date'>>(
   lessons: L[],
   today: string,
@@ -23,7 +26,10 @@ export function leading<L extends Pick<LessonBrief, 'start' | 'minutes' | 'state
   )
 }
 
-/** whenIs says when a lesson is, seen at an instant of its day: of one that is under way what it has left by its own clock. */
+/**
+ * whenIs says when a lesson is, seen at an instant of its day: of one that is under way what it has left by its own
+ * clock.
+ */
 export function whenIs(
   { clock, planned, ...lesson }: Pick<LessonBrief, 'start' | 'minutes' | 'clock' | 'planned'>,
   now: Date,

@@ -38,7 +38,9 @@
   const vocabulary = vocabularyQuery()
   let view = $state<CourtView>()
   const playback = new Playback(() => simulation)
-  /** The height of the figures below: they take more than one row where the window is narrow, or their names are long. */
+  /**
+   * The height of the figures below: they take more than one row where the window is narrow, or their names are long.
+   */
   let foot = $state(0)
   const way = 'hodometer.court'
   let lying = $state(onDevice.get(way) === 'lies')

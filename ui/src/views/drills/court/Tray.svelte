@@ -2,7 +2,10 @@
   import type { Place } from '../../../lib/api/client'
   import { usualPlace } from '../pattern/tasks'
 
-  /** People and things to be put on court: dragged out, or pressed and then the court; by key they come to a usual place. */
+  /**
+   * People and things to be put on court: dragged out, or pressed and then the court; by key they come to a usual
+   * place.
+   */
   interface Props {
     court: { length: number; singles: number }
     /** What the next press on the court puts there. */

@@ -54,7 +54,8 @@ function groupsAfter<Group extends { from: number; to: number }>(
 
 /**
  * moveTasks changes the tasks of a drill, and has each measure keep those that were its own. What was put in like
- * another task belongs to the measures of that one. A measure whose tasks are all gone goes with them, and is returned; the only one counts what is left.
+ * another task belongs to the measures of that one. A measure whose tasks are all gone goes with them, and is returned;
+ * the only one counts what is left.
  */
 export function moveTasks(drill: DrillDocument, change: (tasks: Task[]) => void): Measure[] {
   const before = [...drill.pattern.tasks]

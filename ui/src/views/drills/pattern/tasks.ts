@@ -7,7 +7,10 @@ export function ownPlace(report: Report, like: 'feeder' | 'start' | 'target') {
   return { place: { x: at.x, y: at.y } }
 }
 
-/** Where somebody or something comes to that is put on court by key: beside the middle, opponents and partners beyond the net. */
+/**
+ * Where somebody or something comes to that is put on court by key: beside the middle, opponents and partners beyond
+ * the net.
+ */
 export function usualPlace(court: { length: number; singles: number }, kind: string) {
   const far = kind === 'opponent' || kind === 'partner'
   return { x: court.singles / 4, y: (far ? 1 : -1) * court.length * 0.2 }

@@ -38,7 +38,10 @@
     queryFn: () => answer(api.POST('/api/drills/versions', { body: asked })),
     placeholderData: keepPreviousData,
   }))
-  /** The rungs as they stand on the page, with what was worked out of each; the drill as it is written has no version of its own. */
+  /**
+   * The rungs as they stand on the page, with what was worked out of each; the drill as it is written has no version of
+   * its own.
+   */
   const rungs = $derived(
     [
       ...list.filter((each) => each.difficulty === 'easier'),

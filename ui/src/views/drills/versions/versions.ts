@@ -1,8 +1,8 @@
 import type { Variation } from '../../../lib/api/client'
 
 /**
- * moveVersion moves a version one rung: -1 is easier, 1 harder. Beside the drill as it is written it goes to the other side of it.
- * Undefined where there is no rung further on.
+ * moveVersion moves a version one rung: -1 is easier, 1 harder. Beside the drill as it is written it goes to the other
+ * side of it. Undefined where there is no rung further on.
  */
 export function moveVersion(list: readonly Variation[], index: number, by: -1 | 1): Variation[] | undefined {
   const moved = list[index]

@@ -24,7 +24,10 @@ interface Kept {
   people: NonNullable<AttendanceAsked['people']>
 }
 
-/** BringIn is a table that is to come in, with what a coach chose about it. It stays in this tab until it came in or was left. */
+/**
+ * BringIn is a table that is to come in, with what a coach chose about it. It stays in this tab until it came in or was
+ * left.
+ */
 export class BringIn {
   about = $state<About>('students')
   table = $state.raw<Table>()
