@@ -5,7 +5,7 @@ LINT := go tool -modfile=tools/go.mod golangci-lint
 CORE := $(shell find core cmd/courtside -name '*.go' -not -name '*_test.go') go.mod
 PAGES := $(shell find ui/src ui/public ui/index.html ui/vite.config.ts ui/notices.ts ui/core.ts -type f)
 
-.PHONY: demo test test-long test-fresh check bench dev hooks generate format build fuzz screenshots
+.PHONY: demo test test-long test-fresh check check-go check-lint check-page check-units check-format bench dev hooks generate format build fuzz screenshots
 
 demo: build
 	$(BIN) demo $(ARGS)
@@ -50,16 +50,27 @@ test-fresh:
 	@test "$$(id -u)" = 0 || (echo "The end-to-end tests need Debian's package chromium: install it and try again"; exit 1)
 	apt-get update && apt-get install --yes --no-install-recommends chromium
 
-# Before every commit: format, lint, types and the fast tests.
+# Before every commit: format, lint, types and the fast tests, side by side.
 check: node_modules/.installed ui/dist/index.html
+	@$(MAKE) --no-print-directory -j 4 --output-sync=target check-go check-lint check-page check-units check-format
+
+check-go:
+	go test -short ./...
+
+check-lint:
 	@test -z "$$(gofmt -l .)" || (gofmt -l . && exit 1)
 	$(LINT) run ./...
+
+check-page:
+	npm run --silent check
+
+check-units:
+	npm test
+
+check-format:
 	npm run --silent format:check
 	npm run --silent lint
 	npm run --silent types:check
-	npm run --silent check
-	go test ./...
-	npm test
 
 bench: build
 	go test -run '^$$' -bench . -benchmem -count 5 ./...

@@ -1,6 +1,8 @@
 package api_test
 
 import (
+	"hodometer/internal/long"
+
 	"encoding/json"
 	"net/http"
 	"testing"
@@ -74,6 +76,7 @@ func (c *club) clock(lesson string, second float64, running, finished bool) unde
 
 // What a device did without an answer is done once, in its order, however often it is sent and whatever its clock says.
 func TestActsAreDoneOnce(t *testing.T) {
+	t.Parallel()
 	c := newClub(t)
 	student, block, id := c.student(ada()), newID(), newID()
 	read[plan.Lesson](t, c.ask("PUT", "/api/lessons/"+id, lessonFor(block, student), fresh, "*"))
@@ -133,6 +136,7 @@ func TestActsAreDoneOnce(t *testing.T) {
 
 // What is changed on the spot is told afterwards, with its reason; what was counted before it stays what it was.
 func TestADrillIsChangedWhileItIsPlayed(t *testing.T) {
+	t.Parallel()
 	c := newClub(t)
 	id, block, planned := lessonWith(t, c, "Coin in the Corner", c.student(ada()))
 	student := planned.People[0].ID
@@ -174,6 +178,8 @@ func TestADrillIsChangedWhileItIsPlayed(t *testing.T) {
 
 // As a block begins, the chance that courtside shows is the one that the plan gives.
 func TestTheChanceCourtsideIsThePlansAtFirst(t *testing.T) {
+	t.Parallel()
+	long.Skip(t)
 	compared := 0
 	for _, stored := range library.All()[:40] {
 		c := newClub(t)
@@ -195,6 +201,7 @@ func TestTheChanceCourtsideIsThePlansAtFirst(t *testing.T) {
 
 // A device whose clock is a little ahead did nothing in the future: the lesson goes on from where it was sent to.
 func TestADeviceThatIsALittleAhead(t *testing.T) {
+	t.Parallel()
 	c := newClub(t)
 	id := newID()
 	read[plan.Lesson](t, c.ask("PUT", "/api/lessons/"+id, lessonFor(newID(), c.student(ada())), fresh, "*"))
@@ -219,6 +226,7 @@ func TestADeviceThatIsALittleAhead(t *testing.T) {
 
 // The counters that courtside shows are worked out from every count; a list reads the summaries beside them.
 func TestCountsAndTheirSummariesAreTheSame(t *testing.T) {
+	t.Parallel()
 	c := newClub(t)
 	p := ada()
 	p.Note, p.Hurts, p.Objective = "quarrels with Ben", "left knee", "the club team"

@@ -23,6 +23,7 @@ func (c *club) situations(sport string) desk.Situations {
 }
 
 func TestWhereToStand(t *testing.T) {
+	t.Parallel()
 	c := newClub(t)
 	list := c.situations("badminton")
 	require.GreaterOrEqual(t, len(list.Situations), 12)
@@ -73,6 +74,7 @@ func TestWhereToStand(t *testing.T) {
 
 // The coach's own chances are kept with the settings and come with the situation.
 func TestOwnChances(t *testing.T) {
+	t.Parallel()
 	c := newClub(t)
 	settings := read[desk.Settings](t, c.ask("GET", "/api/settings", nil))
 	own := settings.Settings
@@ -97,6 +99,7 @@ func TestOwnChances(t *testing.T) {
 }
 
 func TestAngles(t *testing.T) {
+	t.Parallel()
 	c := newClub(t)
 	asked := map[string]any{"court": "tennis", "pace": "rally pace", "over": 0.0, "inside": 0.0, "places": []any{
 		map[string]any{"name": "the middle", "at": map[string]any{"x": 0, "y": 11.9}, "high": 0.9},
@@ -121,6 +124,7 @@ func TestAngles(t *testing.T) {
 }
 
 func TestASituationBecomesADrill(t *testing.T) {
+	t.Parallel()
 	c := newClub(t)
 	situation := c.situations("tennis").Situations[0].Situation
 	d := read[drill.Document](

@@ -181,6 +181,7 @@ func lessonFor(block string, students ...string) map[string]any {
 }
 
 func TestALessonFromPlanToNextStep(t *testing.T) {
+	t.Parallel()
 	c := newClub(t)
 	studentID, block, id := c.student(ada()), newID(), newID()
 	scheduled := read[plan.Lesson](t, c.ask("PUT", "/api/lessons/"+id, lessonFor(block, studentID), fresh, "*"))
@@ -250,6 +251,7 @@ func TestALessonFromPlanToNextStep(t *testing.T) {
 }
 
 func TestTapsOfTheWrongPeopleAreRefused(t *testing.T) {
+	t.Parallel()
 	c := newClub(t)
 	studentID, block, id := c.student(ada()), newID(), newID()
 	read[plan.Lesson](t, c.ask("PUT", "/api/lessons/"+id, lessonFor(block, studentID), fresh, "*"))
@@ -297,6 +299,7 @@ func TestTapsOfTheWrongPeopleAreRefused(t *testing.T) {
 }
 
 func TestPutAwayAndErase(t *testing.T) {
+	t.Parallel()
 	c := newClub(t)
 	id := c.student(ada())
 	require.True(
@@ -311,6 +314,7 @@ func TestPutAwayAndErase(t *testing.T) {
 }
 
 func TestSettings(t *testing.T) {
+	t.Parallel()
 	c := newClub(t)
 	s := read[desk.Settings](t, c.ask("GET", "/api/settings", nil))
 	s.Settings.Units = "feet"
@@ -329,6 +333,7 @@ func TestSettings(t *testing.T) {
 }
 
 func TestOnlyThisMachineIsAnswered(t *testing.T) {
+	t.Parallel()
 	c := newClub(t)
 	r := httptest.NewRequestWithContext(t.Context(), "GET", "http://evil.example/api/students", nil)
 	w := httptest.NewRecorder()

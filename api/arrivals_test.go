@@ -33,6 +33,7 @@ func (c *club) names() []string {
 }
 
 func TestATableOfStudentsComesInWholeOrNotAtAll(t *testing.T) {
+	t.Parallel()
 	c := newClub(t)
 	there := c.student(ada())
 	rows := c.tabled("Name;Born;Hand\nBen Okoro;14.5.2016;l\nCleo Marsh;31.2.2015;r\nAda;1.1.2014;right\n")
@@ -83,6 +84,7 @@ func TestATableOfStudentsComesInWholeOrNotAtAll(t *testing.T) {
 }
 
 func TestWhoWasThereComesInAndIsShownWithTheLessonsThatWereGiven(t *testing.T) {
+	t.Parallel()
 	c := newClub(t)
 	c.student(ada())
 	ben := ada()
@@ -114,6 +116,7 @@ func TestWhoWasThereComesInAndIsShownWithTheLessonsThatWereGiven(t *testing.T) {
 // Students came in with one table and their attendance with another: taking the students back takes no attendance along
 // unasked.
 func TestTakingStudentsBackTakesNoAttendanceAlong(t *testing.T) {
+	t.Parallel()
 	c := newClub(t)
 	students, attendance := newID(), newID()
 	read[exchange.Arrived](
@@ -144,6 +147,7 @@ func TestTakingStudentsBackTakesNoAttendanceAlong(t *testing.T) {
 
 // What goes out comes in again: the same students, and who was there.
 func TestTablesThatAreHandedOutComeIn(t *testing.T) {
+	t.Parallel()
 	c := newClub(t)
 	p := ada()
 	p.Born, p.Objective, p.Note = "2014-05-01", "=SUM(A1:A9)", "a, \"b\"; c"
@@ -187,6 +191,7 @@ func TestTablesThatAreHandedOutComeIn(t *testing.T) {
 }
 
 func TestAFileThatIsTooLargeIsRefusedBeforeItIsRead(t *testing.T) {
+	t.Parallel()
 	c := newClub(t)
 	p := readProblem(t, c.ask("POST", "/api/tables", strings.Repeat("a,b\n", 2<<20+1)), http.StatusRequestEntityTooLarge)
 	require.Contains(t, p.Fields[0].Message, "of a file 8")
@@ -216,6 +221,7 @@ func BenchmarkFiveHundredStudentsComeIn(b *testing.B) {
 // Of a lesson that was given it is known who was there, how long, and what was counted; the tables say the same as the
 // student's page.
 func TestWhatHappenedCourtsideIsHandedOut(t *testing.T) {
+	t.Parallel()
 	c := newClub(t)
 	student, block, id := c.student(ada()), newID(), newID()
 	read[plan.Lesson](t, c.ask("PUT", "/api/lessons/"+id, lessonFor(block, student), fresh, "*"))

@@ -28,6 +28,7 @@ func (c *club) bookings() map[string]exchange.Booking {
 // The calendar of a club is connected, read again, and changes what it brought: nothing is there twice, and a lesson is
 // moved on demand.
 func TestBookingsOfAClubBecomeLessonsAndFollowIt(t *testing.T) {
+	t.Parallel()
 	c := newClub(t)
 	for _, name := range []string{"Noor Haldane", "Teo Brackwell", "Priya Dunmore"} {
 		p := ada()
@@ -108,6 +109,7 @@ func TestBookingsOfAClubBecomeLessonsAndFollowIt(t *testing.T) {
 }
 
 func TestACalendarFileThatIsReadAgainNeverDoubles(t *testing.T) {
+	t.Parallel()
 	c := newClub(t)
 	file := strings.Join([]string{
 		"BEGIN:VCALENDAR",
@@ -148,6 +150,7 @@ func TestACalendarFileThatIsReadAgainNeverDoubles(t *testing.T) {
 // A calendar program reads the lessons by a secret, until it is taken back; what was changed has a higher number, and
 // what was archived is cancelled.
 func TestAFeedIsReadByItsSecretUntilItIsTakenBack(t *testing.T) {
+	t.Parallel()
 	c := newClub(t)
 	student, id := c.student(ada()), newID()
 	saved := read[plan.Lesson](t, c.ask("PUT", "/api/lessons/"+id, lessonFor(newID(), student), fresh, "*"))

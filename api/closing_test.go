@@ -16,6 +16,7 @@ import (
 
 // A lesson is run shorter than planned, closed later, and the next one is proposed.
 func TestALessonIsSetAgainstItsPlanAndClosedLater(t *testing.T) {
+	t.Parallel()
 	c := newClub(t)
 	student, block, id := c.student(ada()), newID(), newID()
 	planned := read[plan.Lesson](t, c.ask("PUT", "/api/lessons/"+id, lessonFor(block, student), fresh, "*"))

@@ -1,6 +1,8 @@
 package api_test
 
 import (
+	"hodometer/internal/long"
+
 	"encoding/json"
 	"testing"
 
@@ -14,6 +16,8 @@ import (
 // Little matches with two bonuses are among the costliest games there are: what would be fair may take too long, and
 // then that is said; all the rest is told.
 func TestACostlyGameIsToldAsFarAsItGoes(t *testing.T) {
+	t.Parallel()
+	long.Skip(t)
 	c := newClub(t)
 	begun := read[game.Document](t, c.ask("POST", "/api/games/begin", desk.NewGame{Court: sports.Courts()[0].ID}))
 	line := `1v1; serve, then other every 1; mini "second serve" "volley" "overhead"; bonus "cone hit" 3; bonus "ace" 2; to 21`

@@ -85,6 +85,7 @@ func rally(strokes int) map[string]any {
 
 // Each case by hand.
 func TestWhatIsCountedIsWhatTheGoalSays(t *testing.T) {
+	t.Parallel()
 	t.Run("five strokes are one rally", func(t *testing.T) {
 		goal := map[string]any{"kind": "rallies of a length", "count": 3, "from": 4, "to": 8}
 		counters := counted(

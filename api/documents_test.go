@@ -32,6 +32,7 @@ func (c *club) out(path string) string {
 // Every drill and every game of the library goes out and comes in as the same document, and holds to the schema that is
 // served.
 func TestWhatGoesOutComesInTheSame(t *testing.T) {
+	t.Parallel()
 	c := newClub(t)
 	schema := func(name string) *jsonschema.Schema {
 		compiler := jsonschema.NewCompiler()
@@ -69,6 +70,7 @@ func TestWhatGoesOutComesInTheSame(t *testing.T) {
 // A lesson goes to a colleague with the drill of the coach's own that it plays, without its people, and comes in for
 // others.
 func TestALessonGoesToAnotherMachineWithItsDrillsAndWithoutItsPeople(t *testing.T) {
+	t.Parallel()
 	c := newClub(t)
 	student, id := c.student(ada()), newID()
 	saved := read[plan.Lesson](t, c.ask("PUT", "/api/lessons/"+id, lessonFor(newID(), student), fresh, "*"))
@@ -124,6 +126,7 @@ func TestALessonGoesToAnotherMachineWithItsDrillsAndWithoutItsPeople(t *testing.
 }
 
 func TestWhatClashesIsShownAndComesInBesideOrInstead(t *testing.T) {
+	t.Parallel()
 	c := newClub(t)
 	id := newID()
 	document := library.All()[0].Document
@@ -158,6 +161,7 @@ func TestWhatClashesIsShownAndComesInBesideOrInstead(t *testing.T) {
 }
 
 func TestDocumentsOfEarlierFormatsAreBroughtUpAndOthersToldInWords(t *testing.T) {
+	t.Parallel()
 	c := newClub(t)
 	old := `{"version":1,"title":"Pair","date":"2026-03-10","start":"16:00","minutes":60,"students":["00000000-0000-4000-8000-000000000001"],"note":"n","blocks":[
 		{"id":"00000000-0000-4000-8000-000000000002","kind":"ball warm-up","title":"Warm","minutes":8,"effort":4,"calls":[{"minute":0,"say":"Go"}],"roles":["net","back"],"swap":1.5}]}`
@@ -192,6 +196,7 @@ func TestDocumentsOfEarlierFormatsAreBroughtUpAndOthersToldInWords(t *testing.T)
 // Over the whole library: a drill as a line is read as the drill with that pattern, and as a code as the very same
 // drill.
 func TestADrillIsPassedOnAsALineAndAsACode(t *testing.T) {
+	t.Parallel()
 	c, lines := newClub(t), 0
 	for _, d := range library.All() {
 		passed := read[exchange.DrillCode](t, c.ask("GET", "/api/drills/"+d.ID+"/code", nil))
@@ -225,6 +230,7 @@ func TestADrillIsPassedOnAsALineAndAsACode(t *testing.T) {
 // The rungs that a student came to go to another coach without a name, hold to the schema that is served, and are those
 // of whom the coach says.
 func TestLaddersGoToAnotherCoach(t *testing.T) {
+	t.Parallel()
 	c, other := newClub(t), newClub(t)
 	id := c.student(ada())
 	require.Equal(t, http.StatusNotFound, c.ask("GET", "/api/out/ladder/"+id+".json", nil).Code, "nothing is known yet")

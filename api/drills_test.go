@@ -18,6 +18,7 @@ import (
 )
 
 func TestTwoTabsThatEditTheSameDrill(t *testing.T) {
+	t.Parallel()
 	c := newClub(t)
 	id := newID()
 	made := c.ask("POST", "/api/drills/"+library.All()[0].ID+"/duplicate", map[string]any{"id": id})
@@ -40,6 +41,7 @@ func TestTwoTabsThatEditTheSameDrill(t *testing.T) {
 }
 
 func TestMovingAPlaceForALeftHander(t *testing.T) {
+	t.Parallel()
 	c := newClub(t)
 	ask := func(hand student.Hand) desk.WorkedDrill {
 		return read[desk.WorkedDrill](t, c.ask("POST", "/api/drills/preview", map[string]any{
@@ -69,6 +71,7 @@ func TestMovingAPlaceForALeftHander(t *testing.T) {
 }
 
 func TestLengthsAndPlacesTypedInWords(t *testing.T) {
+	t.Parallel()
 	c := newClub(t)
 	typed := func(path, text string) *httptest.ResponseRecorder {
 		return c.ask(
@@ -109,6 +112,7 @@ func TestLengthsAndPlacesTypedInWords(t *testing.T) {
 }
 
 func TestChangingTheCourtIsShownBeforeItIsDone(t *testing.T) {
+	t.Parallel()
 	c := newClub(t)
 	ask := func(court string, plain ...string) *httptest.ResponseRecorder {
 		return c.ask(
@@ -137,6 +141,7 @@ func TestChangingTheCourtIsShownBeforeItIsDone(t *testing.T) {
 }
 
 func TestRegionsAreNumberedByTheCoachsSchool(t *testing.T) {
+	t.Parallel()
 	c := newClub(t)
 	out := read[[]desk.Regions](t, c.ask("GET", "/api/courts/tennis/regions", nil))
 	require.Equal(t, 1, out[0].Bands[0].Number)
@@ -165,6 +170,7 @@ func TestRegionsAreNumberedByTheCoachsSchool(t *testing.T) {
 }
 
 func TestAPlaceIsReadOffWhileItIsDragged(t *testing.T) {
+	t.Parallel()
 	c := newClub(t)
 	move := map[string]any{"handle": "measures.0.target.mark", "to": map[string]any{"x": -2.0, "y": 9.0}}
 	ask := func(move map[string]any) *httptest.ResponseRecorder {
@@ -184,6 +190,7 @@ func TestAPlaceIsReadOffWhileItIsDragged(t *testing.T) {
 }
 
 func TestADrillIsTriedOnSomebodyAndVaried(t *testing.T) {
+	t.Parallel()
 	c := newClub(t)
 	preview := func(more map[string]any) *httptest.ResponseRecorder {
 		body := map[string]any{"document": coin(), "people": 1, "hand": "right"}
@@ -226,6 +233,7 @@ func TestADrillIsTriedOnSomebodyAndVaried(t *testing.T) {
 }
 
 func TestWordsAndLengths(t *testing.T) {
+	t.Parallel()
 	c := newClub(t)
 	phrase := read[desk.Vocabulary](t, c.ask("GET", "/api/vocabulary", nil))
 	require.Contains(t, phrase.Sports[0].Strokes, sports.Overhead)
@@ -237,6 +245,7 @@ func TestWordsAndLengths(t *testing.T) {
 }
 
 func TestWhereADrillIsUsed(t *testing.T) {
+	t.Parallel()
 	c := newClub(t)
 	studentID := c.student(ada())
 	id := newID()
@@ -253,6 +262,7 @@ func TestWhereADrillIsUsed(t *testing.T) {
 }
 
 func TestClashesFollowWhatIsTyped(t *testing.T) {
+	t.Parallel()
 	c := newClub(t)
 	studentID, id := c.student(ada()), newID()
 	c.ok("PUT", "/api/lessons/"+newID(), lessonFor(newID(), studentID), fresh, "*")

@@ -56,6 +56,7 @@ func (c *club) clockIs(lesson string, clock underway.ClockChange) {
 
 // A simulated machine feeds the drill of a block, an eye sees where its balls are played to, and both are let go.
 func TestAMachineFeedsTheDrillOfABlock(t *testing.T) {
+	t.Parallel()
 	c := newClub(t)
 	student, block, id := c.student(ada()), newID(), newID()
 	kept := read[plan.Lesson](t, c.ask("PUT", "/api/lessons/"+id, lessonFor(block, student), fresh, "*"))
@@ -160,6 +161,7 @@ func TestAMachineFeedsTheDrillOfABlock(t *testing.T) {
 
 // A device that goes away, or goes mad, is told; the program goes on.
 func TestADeviceThatIsLostIsTold(t *testing.T) {
+	t.Parallel()
 	c := newClub(t)
 	listener, err := (&net.ListenConfig{}).Listen(t.Context(), "tcp", "127.0.0.1:0")
 	require.NoError(t, err)
@@ -211,6 +213,7 @@ func TestADeviceThatIsLostIsTold(t *testing.T) {
 
 // Nobody waits for what devices say when the program ends.
 func TestWhoWaitsIsLetGo(t *testing.T) {
+	t.Parallel()
 	c := newClub(t)
 	waits := make(chan int, 1)
 	go func() { waits <- c.ask("GET", "/api/equipment/events?after=0", nil).Code }()

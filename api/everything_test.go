@@ -27,6 +27,7 @@ func (c *club) worked() safekeeping.Work {
 }
 
 func TestEverythingGoesOutAndComesInOnThePage(t *testing.T) {
+	t.Parallel()
 	c, other := newClub(t), newClub(t)
 	require.Equal(t, safekeeping.NoWork, read[safekeeping.Work](t, c.ask("GET", "/api/keeping/work", nil)).What)
 	require.Equal(t, http.StatusNotFound, c.ask("GET", "/api/out/everything.zip", nil).Code)
@@ -77,6 +78,7 @@ func TestEverythingGoesOutAndComesInOnThePage(t *testing.T) {
 }
 
 func TestEverythingAboutOneStudentGoesOutAndIsErased(t *testing.T) {
+	t.Parallel()
 	c := newClub(t)
 	id := c.student(ada())
 	bo := ada()

@@ -443,6 +443,7 @@ func (x *extremeClub) everything(after string) {
 // Every body of the OpenAPI document, with its values at their edges and beyond, is taken or refused, and afterwards
 // everything that can be read answers: a sample in make test, more in make test-long.
 func TestBodiesAtTheirExtremes(t *testing.T) {
+	t.Parallel()
 	each, rounds := 3, 1
 	if os.Getenv("HODOMETER_LONG") != "" {
 		each, rounds = 260, 4

@@ -17,6 +17,7 @@ import (
 // A fault that is seen is one tap: undone like any other, no ball, told afterwards, and over the lessons on the
 // student's page.
 func TestFaultsThatAreSeen(t *testing.T) {
+	t.Parallel()
 	c := newClub(t)
 	p := ada()
 	p.Watch = []string{"late split step", "drops the racket head"}

@@ -41,6 +41,7 @@ func asked(d game.Document) map[string]any {
 }
 
 func TestGamesAreKept(t *testing.T) {
+	t.Parallel()
 	c := newClub(t)
 	list := read[[]desk.Game](t, c.ask("GET", "/api/games", nil))
 	require.Len(t, list, len(library.Games()))
@@ -79,6 +80,7 @@ func TestGamesAreKept(t *testing.T) {
 
 // What the desk shows of a game is what core works out, once.
 func TestAGameIsWorkedOut(t *testing.T) {
+	t.Parallel()
 	c := newClub(t)
 	for _, stored := range library.Games() {
 		d := stored.Document
@@ -111,6 +113,7 @@ func TestAGameIsWorkedOut(t *testing.T) {
 
 // A game that a device began where there was no network is stored with what happened in it, however often it is sent.
 func TestAGameIsBegunWithoutTheNetwork(t *testing.T) {
+	t.Parallel()
 	c := newClub(t)
 	one, two := ada(), ada()
 	two.Name = "Ben"
@@ -170,6 +173,7 @@ func TestAGameIsBegunWithoutTheNetwork(t *testing.T) {
 }
 
 func TestAGameIsPlayedFromTwoDevices(t *testing.T) {
+	t.Parallel()
 	c := newClub(t)
 	one, two := ada(), ada()
 	two.Name = "Ben"
@@ -262,6 +266,7 @@ func TestAGameIsPlayedFromTwoDevices(t *testing.T) {
 }
 
 func TestARoundRobinIsEntered(t *testing.T) {
+	t.Parallel()
 	c := newClub(t)
 	var players []string
 	for i := range 7 {
@@ -305,6 +310,7 @@ func TestARoundRobinIsEntered(t *testing.T) {
 
 // A version of a game is found, planned, swapped for the game as it is written, and gone.
 func TestAVersionOfAGameInALesson(t *testing.T) {
+	t.Parallel()
 	c := newClub(t)
 	one, two := ada(), ada()
 	two.Name = "Ben"
@@ -357,6 +363,7 @@ func TestAVersionOfAGameInALesson(t *testing.T) {
 // A game is put into a lesson from the one field, stands on its road with how long it takes, on its sheet with its
 // rules and on paper.
 func TestAGameInALesson(t *testing.T) {
+	t.Parallel()
 	c := newClub(t)
 	one, two := ada(), ada()
 	one.Sport, two.Sport, two.Name = "tennis", "tennis", "Ben"

@@ -16,6 +16,7 @@ import (
 
 // A stroke that is counted in a game stands beside the same stroke in drills, and moves nobody on the ladder.
 func TestAStrokeInGamesStandsBesideDrills(t *testing.T) {
+	t.Parallel()
 	c := newClub(t)
 	one, two := ada(), ada()
 	two.Name = "Ben"

@@ -16,6 +16,7 @@ import (
 )
 
 func TestSafeCopiesAreMadeToldAndRestored(t *testing.T) {
+	t.Parallel()
 	c := newClub(t)
 	kept := func() safekeeping.SafeCopies {
 		return read[safekeeping.SafeCopies](t, c.ask("GET", "/api/keeping", nil))
@@ -67,6 +68,7 @@ func TestSafeCopiesAreMadeToldAndRestored(t *testing.T) {
 // The safe copies that hold somebody are listed, and whoever is erased is erased of them, or they are deleted: as the
 // coach says.
 func TestWhoIsErasedIsErasedOfTheCopies(t *testing.T) {
+	t.Parallel()
 	for _, then := range []struct {
 		copies string
 		left   int // copies in the folder

@@ -21,6 +21,7 @@ func (c *club) find(query url.Values) desk.Found {
 }
 
 func TestDrillsAreFoundSomeAtATime(t *testing.T) {
+	t.Parallel()
 	c := newClub(t)
 	all := c.find(url.Values{})
 	require.Equal(t, len(library.All()), all.Total)
@@ -58,6 +59,7 @@ func TestDrillsAreFoundSomeAtATime(t *testing.T) {
 }
 
 func TestDrillsAreOrderedForAStudentAndByUse(t *testing.T) {
+	t.Parallel()
 	c := newClub(t)
 	p := ada()
 	p.Sport, p.Hand = "tennis", "right"
@@ -75,6 +77,7 @@ func TestDrillsAreOrderedForAStudentAndByUse(t *testing.T) {
 }
 
 func TestACollectionIsTheCoachsOwn(t *testing.T) {
+	t.Parallel()
 	c := newClub(t)
 	settings := read[desk.Settings](t, c.ask("GET", "/api/settings", nil))
 	all := library.All()

@@ -57,6 +57,7 @@ func (c *club) count(lesson, block, student string, measure, made, missed int) [
 // What is counted at one measure is evidence for its own stroke and for nothing else: the backhand work of a drill
 // raises the backhand, and the forehand of the same drill is thought of as before.
 func TestEvidenceReachesTheRightRoad(t *testing.T) {
+	t.Parallel()
 	c := newClub(t)
 	p := ada()
 	p.Sport, p.Hand = "tennis", "right"
@@ -119,6 +120,7 @@ func TestEvidenceReachesTheRightRoad(t *testing.T) {
 
 // Who left a block since is counted all the same: nothing that was counted is lost.
 func TestWhoLeftABlockIsStillCounted(t *testing.T) {
+	t.Parallel()
 	c := newClub(t)
 	stays, left := c.student(ada()), c.student(named("Ben", student.Eleven))
 	id, block, lesson := lessonWith(t, c, "Coin in the Corner", stays, left)

@@ -20,6 +20,7 @@ var goalAsked = map[string]any{
 }
 
 func TestAGoalIsReckoned(t *testing.T) {
+	t.Parallel()
 	c := newClub(t)
 	r := read[desk.GoalReckoned](t, c.ask("POST", "/api/reckoner/goal", goalAsked))
 	require.Equal(t, "about 30 balls, 2.5 min; 9 times in 10 within 64, 5 min and 1 pick-up", r.Answer.Sentence)
@@ -80,6 +81,7 @@ func TestAGoalIsReckoned(t *testing.T) {
 }
 
 func TestATargetIsReckoned(t *testing.T) {
+	t.Parallel()
 	c := newClub(t)
 	asked := map[string]any{
 		"court":  "tennis",
@@ -110,6 +112,7 @@ func TestATargetIsReckoned(t *testing.T) {
 }
 
 func TestARallyIsReckoned(t *testing.T) {
+	t.Parallel()
 	c := newClub(t)
 	asked := map[string]any{
 		"court":   "tennis",
@@ -135,6 +138,7 @@ func TestARallyIsReckoned(t *testing.T) {
 }
 
 func TestADrillSuitsTheStudentItIsTriedOn(t *testing.T) {
+	t.Parallel()
 	c := newClub(t)
 	studentID := c.student(ada())
 	id := library.All()[0].ID
@@ -220,6 +224,7 @@ func TestADrillSuitsTheStudentItIsTriedOn(t *testing.T) {
 }
 
 func TestADrillIsFitted(t *testing.T) {
+	t.Parallel()
 	c := newClub(t)
 	fit := func(hand string, fit map[string]any) desk.Adapted {
 		return read[desk.Adapted](

@@ -50,6 +50,8 @@ func drillNames() []string {
 }
 
 func TestEverythingThatIsOfferedCanBeSaved(t *testing.T) {
+	t.Parallel()
+	long.Skip(t)
 	for _, people := range long.Some(t, []int{1, 2, 3, 5, 8, 12}, 2) {
 		c := newClub(t)
 		var students []string
@@ -133,6 +135,7 @@ func TestEverythingThatIsOfferedCanBeSaved(t *testing.T) {
 }
 
 func TestEveryBuiltInDocumentKeepsToItsSchema(t *testing.T) {
+	t.Parallel()
 	c := newClub(t)
 	for _, stored := range library.All() {
 		t.Run(stored.Document.Name, func(t *testing.T) {
@@ -147,6 +150,7 @@ func TestEveryBuiltInDocumentKeepsToItsSchema(t *testing.T) {
 }
 
 func TestWhatIsProposedCanBeSaved(t *testing.T) {
+	t.Parallel()
 	c := newClub(t)
 	wren := ada()
 	wren.Name = strings.Repeat("Wren ", 16)
@@ -179,6 +183,7 @@ func TestWhatIsProposedCanBeSaved(t *testing.T) {
 }
 
 func TestALessonOfTheMostBlocksTakesALateComer(t *testing.T) {
+	t.Parallel()
 	c := newClub(t)
 	first, late := c.student(ada()), c.student(ada())
 	d := lesson.Document{

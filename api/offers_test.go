@@ -18,6 +18,7 @@ func (c *club) offers(query url.Values) []offer.Offer {
 }
 
 func TestOneFieldFindsAllThatGoesIntoALesson(t *testing.T) {
+	t.Parallel()
 	c := newClub(t)
 	p := ada()
 	p.Sport, p.Hand, p.Level, p.Age = "badminton", "right", "improver", "adult"
@@ -67,6 +68,7 @@ func TestOneFieldFindsAllThatGoesIntoALesson(t *testing.T) {
 }
 
 func TestTheNextStepsOfTheStudentsComeOnTop(t *testing.T) {
+	t.Parallel()
 	c := newClub(t)
 	p := ada()
 	p.Sport, p.Hand = "tennis", "right"

@@ -14,6 +14,7 @@ import (
 )
 
 func TestTheCommittedDocumentIsFresh(t *testing.T) {
+	t.Parallel()
 	committed, err := os.ReadFile("openapi.json")
 	require.NoError(t, err)
 	made, err := api.OpenAPI()
@@ -22,6 +23,7 @@ func TestTheCommittedDocumentIsFresh(t *testing.T) {
 }
 
 func TestTheDocumentIsServed(t *testing.T) {
+	t.Parallel()
 	c := newClub(t)
 	committed, err := os.ReadFile("openapi.json")
 	require.NoError(t, err)
@@ -29,6 +31,7 @@ func TestTheDocumentIsServed(t *testing.T) {
 }
 
 func TestEveryBuiltInDrillIsValidAgainstTheShippedSchema(t *testing.T) {
+	t.Parallel()
 	c := newClub(t)
 	answer := c.ask("GET", "/api/schemas/drill.json", nil)
 	require.Equal(t, http.StatusOK, answer.Code)

@@ -24,6 +24,7 @@ func named(name string, age student.AgeBand) student.Profile {
 }
 
 func TestALessonIsFilledChangedAndCopied(t *testing.T) {
+	t.Parallel()
 	c := newClub(t)
 	ada, ben := c.student(ada()), c.student(named("Ben", student.Eleven))
 	document := map[string]any{
@@ -99,6 +100,7 @@ func TestALessonIsFilledChangedAndCopied(t *testing.T) {
 }
 
 func TestSomebodyComesLateToALessonThatRuns(t *testing.T) {
+	t.Parallel()
 	c := newClub(t)
 	ada, ben, block, id := c.student(ada()), c.student(named("Ben", student.Adult)), newID(), newID()
 	record := read[plan.Lesson](t, c.ask("PUT", "/api/lessons/"+id, lessonFor(block, ada), fresh, "*"))
@@ -143,6 +145,7 @@ func lessonEdit(d lesson.Document, edit editing.Edit) map[string]any {
 }
 
 func TestTheSheetOfALesson(t *testing.T) {
+	t.Parallel()
 	c := newClub(t)
 	studentID, id := c.student(ada()), newID()
 	document := lessonFor(newID(), studentID)
@@ -163,6 +166,7 @@ func TestTheSheetOfALesson(t *testing.T) {
 }
 
 func TestALessonToBeginWith(t *testing.T) {
+	t.Parallel()
 	c := newClub(t)
 	studentID := c.student(ada())
 	begin := func(body map[string]any) lesson.Document {

@@ -16,6 +16,7 @@ import (
 )
 
 func TestWhatIsReadAgainIsAnsweredInAWord(t *testing.T) {
+	t.Parallel()
 	c := newClub(t)
 	studentID, lessonID := c.student(ada()), newID()
 	c.ok("PUT", "/api/lessons/"+lessonID, lessonFor(newID(), studentID), fresh, "*")
@@ -40,6 +41,7 @@ func TestWhatIsReadAgainIsAnsweredInAWord(t *testing.T) {
 }
 
 func TestARememberedAnswerHoldsUntilSomethingIsStored(t *testing.T) {
+	t.Parallel()
 	c := newClub(t)
 	studentID, lessonID := c.student(ada()), newID()
 	document := lessonFor(newID(), studentID)
@@ -79,6 +81,7 @@ func TestARememberedAnswerHoldsUntilSomethingIsStored(t *testing.T) {
 }
 
 func TestFiguresOfAListAreThoseOfThePlan(t *testing.T) {
+	t.Parallel()
 	c := newClub(t)
 	for i := range 3 {
 		studentID := c.student(

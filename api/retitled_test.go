@@ -16,6 +16,7 @@ import (
 // A drill that gets another name is called so in the lessons to come; what the coach called otherwise, and what was
 // given, stays.
 func TestARenamedDrillIsCalledSoInLessonsToCome(t *testing.T) {
+	t.Parallel()
 	c := newClub(t)
 	studentID := c.student(ada())
 	own := read[repository.Drill](

@@ -11,6 +11,7 @@ import (
 
 // The rooms of api stand in this order; those that answer know nothing of one another.
 func TestRoomsBuildOnOneAnother(t *testing.T) {
+	t.Parallel()
 	order := []string{"request", "door", "repository"}
 	answering := []string{"desk", "courtside", "exchange", "safekeeping"}
 	out, err := exec.CommandContext(t.Context(), "go", "list", "-f", `{{.ImportPath}}{{range .Imports}} {{.}}{{end}}`,

@@ -12,6 +12,7 @@ import (
 
 // So are the rules of a game.
 func TestAGameInWords(t *testing.T) {
+	t.Parallel()
 	c := newClub(t)
 	d := readyGame(t, "The Third Is Soft").Document
 	line := func(line string) desk.GameLineRead {
@@ -33,6 +34,7 @@ func TestAGameInWords(t *testing.T) {
 
 // A drill is written as a line, a line is read into a drill, and what is not understood is said beside it.
 func TestALineInWords(t *testing.T) {
+	t.Parallel()
 	c := newClub(t)
 	d := library.All()[0].Document
 	written := read[desk.LineRead](t, c.ask("POST", "/api/drills/line", map[string]any{"document": d, "line": ""}))

@@ -25,6 +25,7 @@ func raw(t *testing.T, document any) map[string]any {
 // What once shut a list, ended a lesson or stopped the program is refused by its field, or taken without harm;
 // afterwards every list answers.
 func TestWhatOnceSpoiltALibrary(t *testing.T) {
+	t.Parallel()
 	c := newClub(t)
 	student := c.student(ada())
 	lists := func() {
@@ -112,6 +113,7 @@ func TestWhatOnceSpoiltALibrary(t *testing.T) {
 // A file that an earlier program wrote may hold what is refused now: a drill that cannot be worked out, a game that was
 // played to nine trillion. No list is shut by it, and the document itself can still be read or taken out.
 func TestWhatAnEarlierProgramStoredShutsNoList(t *testing.T) {
+	t.Parallel()
 	c := newClub(t)
 	c.student(ada())
 	odd, err := newClubDrill(c, 1e-300)

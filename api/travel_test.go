@@ -14,6 +14,7 @@ import (
 // A lesson that is held goes on where it stood, as much later; what was lost is taken from what is left when that is
 // asked for.
 func TestALessonUnderWay(t *testing.T) {
+	t.Parallel()
 	c := newClub(t)
 	block, id := newID(), newID()
 	d := lessonFor(block, c.student(ada()))

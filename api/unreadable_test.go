@@ -56,6 +56,7 @@ func damaged(t *testing.T) (c *club, lesson string, broken map[string]string) {
 }
 
 func TestWhatCannotBeReadIsToldAndHidesNothing(t *testing.T) {
+	t.Parallel()
 	c, good, broken := damaged(t)
 	diary := read[desk.Diary](t, c.ask("GET", "/api/lessons", nil))
 	require.Len(t, diary.Lessons, 1)
@@ -97,6 +98,7 @@ func TestWhatCannotBeReadIsToldAndHidesNothing(t *testing.T) {
 }
 
 func TestAnErasedStudentIsTold(t *testing.T) {
+	t.Parallel()
 	c := newClub(t)
 	studentID, block, id := c.student(ada()), newID(), newID()
 	c.ok("PUT", "/api/lessons/"+id, lessonFor(block, studentID), fresh, "*")
@@ -124,6 +126,7 @@ func TestAnErasedStudentIsTold(t *testing.T) {
 }
 
 func TestInstantsAndDaysBeyondAllLessonsAreRefused(t *testing.T) {
+	t.Parallel()
 	c := newClub(t)
 	studentID, block, id := c.student(ada()), newID(), newID()
 	c.ok("PUT", "/api/lessons/"+id, lessonFor(block, studentID), fresh, "*")
@@ -171,6 +174,7 @@ func TestInstantsAndDaysBeyondAllLessonsAreRefused(t *testing.T) {
 }
 
 func TestLessonsComeInWeeks(t *testing.T) {
+	t.Parallel()
 	c := newClub(t)
 	studentID := c.student(ada())
 	day := time.Date(2025, 1, 1, 0, 0, 0, 0, time.UTC)

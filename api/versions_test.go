@@ -18,6 +18,7 @@ import (
 
 // A version is chosen for a block of a lesson, for one student in it, and it is what is planned, expected and counted.
 func TestAVersionIsPlayedInALesson(t *testing.T) {
+	t.Parallel()
 	c := newClub(t)
 	one, two := ada(), ada()
 	one.Sport, one.Hand, two.Sport, two.Hand, two.Name = "tennis", "right", "tennis", "right", "Ben"

@@ -51,6 +51,7 @@ func begins(bookings []booking.Booking) []string {
 // What is written is read the same: the day, the start by the clock on the wall and the length, also over the change of
 // clocks.
 func TestLessonsThatAreWrittenAreReadTheSame(t *testing.T) {
+	t.Parallel()
 	long.Check(t, func(t *rapid.T) {
 		home := zone(
 			t,
@@ -102,6 +103,7 @@ func TestLessonsThatAreWrittenAreReadTheSame(t *testing.T) {
 
 // In 2026 the clocks of Berlin go forward on 29 March and back on 25 October (EU directive 2000/84/EC).
 func TestASeriesStaysAtItsHourOverTheChangeOfClocks(t *testing.T) {
+	t.Parallel()
 	series := []string{
 		"BEGIN:VEVENT",
 		"UID:a",
@@ -142,6 +144,7 @@ func TestASeriesStaysAtItsHourOverTheChangeOfClocks(t *testing.T) {
 }
 
 func TestASeriesIsReadWithItsExceptions(t *testing.T) {
+	t.Parallel()
 	berlin := zone(t, "Europe/Berlin")
 	event := func(lines ...string) []string {
 		return append(append([]string{"BEGIN:VEVENT", "DTSTAMP:20260101T000000Z"}, lines...), "END:VEVENT")
@@ -216,6 +219,7 @@ func TestASeriesIsReadWithItsExceptions(t *testing.T) {
 }
 
 func TestWhatIsNoCalendarIsToldInWords(t *testing.T) {
+	t.Parallel()
 	good := calendar.Write(
 		"Lessons",
 		[]calendar.Event{{ID: "a", Title: "Juniors", Date: "2026-03-10", Start: "16:00", Minutes: 60}},
@@ -277,6 +281,7 @@ func FuzzRead(f *testing.F) {
 
 // Thousands of spoiled files: each is read or told, and none takes long.
 func TestSpoiledFilesAreToldAndTakeNoTime(t *testing.T) {
+	t.Parallel()
 	good := file(
 		"BEGIN:VEVENT",
 		"UID:a",

@@ -31,6 +31,7 @@ func ofSeries(n int, rule string) []byte {
 // Series that never take place are looked for in few of them only, a name is as long as is shown, and who does not wait
 // any more is not read for.
 func TestACostlyCalendarIsRefused(t *testing.T) {
+	t.Parallel()
 	from := time.Date(2026, 3, 1, 0, 0, 0, 0, time.UTC)
 	read := func(ctx context.Context, n int, rule string) (calendar.Calendar, error) {
 		return calendar.Read(

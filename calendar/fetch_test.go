@@ -13,6 +13,7 @@ import (
 // An address speaks to its own host and port only: a redirection to any other, open or closed, is told in the same
 // words.
 func TestACalendarLeadsNowhereElse(t *testing.T) {
+	t.Parallel()
 	asked := 0
 	other := httptest.NewServer(http.HandlerFunc(func(http.ResponseWriter, *http.Request) { asked++ }))
 	t.Cleanup(other.Close)

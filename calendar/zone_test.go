@@ -10,6 +10,7 @@ import (
 )
 
 func TestTheZoneOfTheMachine(t *testing.T) {
+	t.Parallel()
 	folder := t.TempDir()
 	named := filepath.Join(folder, "zoneinfo", "Europe", "Berlin")
 	require.NoError(t, os.MkdirAll(filepath.Dir(named), 0o700))
@@ -35,6 +36,7 @@ func TestTheZoneOfTheMachine(t *testing.T) {
 // same moment. In 2026 the clocks of Berlin go forward on 29 March (EU directive 2000/84/EC): 16:00 is 15:00 UTC
 // before, and 14:00 UTC after.
 func TestAZoneWithoutANameIsDescribed(t *testing.T) {
+	t.Parallel()
 	before := time.Local
 	t.Cleanup(func() { time.Local = before })
 	berlin, err := time.LoadLocation("Europe/Berlin")

@@ -30,6 +30,7 @@ func collection(t testing.TB) []byte {
 }
 
 func TestACollectionIsOpenedAndEveryCutOfItIsTold(t *testing.T) {
+	t.Parallel()
 	good := collection(t)
 	require.Equal(t, good, collection(t), "the same bytes")
 	opened, err := handover.Open(good)
@@ -42,6 +43,7 @@ func TestACollectionIsOpenedAndEveryCutOfItIsTold(t *testing.T) {
 }
 
 func TestWhatIsInAZipLeadsNowhereAndStaysSmall(t *testing.T) {
+	t.Parallel()
 	packed := func(name string, size int, text string) []byte {
 		var out bytes.Buffer
 		w := zip.NewWriter(&out)
@@ -66,6 +68,7 @@ func TestWhatIsInAZipLeadsNowhereAndStaysSmall(t *testing.T) {
 }
 
 func TestSpoiledCollectionsAreToldAndTakeNoTime(t *testing.T) {
+	t.Parallel()
 	draw := rand.New(rand.NewPCG(1, 0)) //nolint:gosec // a sample, not a secret
 	text, err := sharing.Write(sharing.Drill, library.All()[0].ID, library.All()[0].Document)
 	require.NoError(t, err)

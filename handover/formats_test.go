@@ -24,6 +24,7 @@ import (
 
 // TestExamplesOfFormatsAreRead reads every example in docs/formats.md as what it says it is.
 func TestExamplesOfFormatsAreRead(t *testing.T) {
+	t.Parallel()
 	text, err := os.ReadFile("../docs/formats.md")
 	require.NoError(t, err)
 	today := time.Date(2026, 3, 10, 15, 30, 0, 0, time.UTC)

@@ -102,6 +102,7 @@ func unzipped(t testing.TB, archive []byte) map[string]string {
 
 // Everything goes to another machine and comes back: the same bytes.
 func TestEverythingGoesToANewMachineAndComesBackTheSame(t *testing.T) {
+	t.Parallel()
 	data := demoFile(t)
 	first := exported(t, data)
 	into, path := fresh(t)
@@ -126,6 +127,7 @@ func TestEverythingGoesToANewMachineAndComesBackTheSame(t *testing.T) {
 // A person can read it: a table has a header that is described, a document is one that can be brought in, and nothing
 // secret or harmful is in it.
 func TestAnExportIsDescribedAndHarmless(t *testing.T) {
+	t.Parallel()
 	files := unzipped(t, exported(t, demoFile(t)))
 	var d struct {
 		Profile   string `json:"profile"`
@@ -188,6 +190,7 @@ func TestAnExportIsDescribedAndHarmless(t *testing.T) {
 // Two machines were used for a while: what only one of them has is then in both, and what was counted of one attempt on
 // two devices is counted together.
 func TestWhatWasDoneOnTwoMachinesIsMerged(t *testing.T) {
+	t.Parallel()
 	ctx, data := t.Context(), demoFile(t)
 	theirs := filepath.Join(t.TempDir(), "theirs.db")
 	require.NoError(t, store.CopyFile(ctx, data, theirs))
@@ -235,6 +238,7 @@ func TestWhatWasDoneOnTwoMachinesIsMerged(t *testing.T) {
 
 // Whatever text there is in a file goes out and comes back as it was.
 func TestAnyTextComesBackAsItWas(t *testing.T) {
+	t.Parallel()
 	rapid.Check(t, func(rt *rapid.T) {
 		text := rapid.OneOf(rapid.String(), rapid.StringMatching(`[\\nNr=+@\-\r\n\t",;]*`)).Draw(rt, "text")
 		require.Equal(rt, text, handover.ThereAndBack(rt, text))
@@ -268,6 +272,7 @@ func spoiled(t testing.TB, archive []byte, change func(name, text string) (strin
 
 // What is no export, or a spoiled one, is told, and nothing of it comes in.
 func TestASpoiledExportBringsNothingIn(t *testing.T) {
+	t.Parallel()
 	good := exported(t, demoFile(t))
 	into, path := fresh(t)
 	empty := exported(t, path)
@@ -337,6 +342,7 @@ func TestASpoiledExportBringsNothingIn(t *testing.T) {
 
 // A .zip that unpacks to more than it can hold is given up before it fills anything.
 func TestAZipBombIsRefused(t *testing.T) {
+	t.Parallel()
 	var out bytes.Buffer
 	w := zip.NewWriter(&out)
 	part, err := w.Create("datapackage.json")
@@ -354,6 +360,7 @@ func TestAZipBombIsRefused(t *testing.T) {
 }
 
 func TestNothingIsWrittenOverByAnExport(t *testing.T) {
+	t.Parallel()
 	data := demoFile(t)
 	path := filepath.Join(t.TempDir(), "all.zip")
 	require.NoError(t, handover.ExportFile(t.Context(), data, path, noon, quietly))
@@ -371,6 +378,7 @@ func TestNothingIsWrittenOverByAnExport(t *testing.T) {
 // Spoiled anywhere and cut anywhere, an export is told to be no good, or comes in whole: nothing falls over, and
 // nothing half comes in.
 func TestAnExportSpoiledAnywhereComesInWholeOrNotAtAll(t *testing.T) {
+	t.Parallel()
 	from, path := fresh(t)
 	_, err := from.Students.Create(t.Context(), "ada", student.Profile{Name: "Ada"})
 	require.NoError(t, err)

@@ -34,6 +34,7 @@ func cards(t testing.TB) []paper.Card {
 // Over the whole library: a drill is one card, of A5 and of A6, the same bytes every time; and all of them are a book
 // with contents.
 func TestEveryDrillIsACard(t *testing.T) {
+	t.Parallel()
 	all := cards(t)
 	for _, c := range all {
 		for _, size := range []paper.Size{paper.A5, paper.A6} {
@@ -59,6 +60,7 @@ func TestEveryDrillIsACard(t *testing.T) {
 }
 
 func TestCountingSheetsHaveAPageForEachPlayerAndGame(t *testing.T) {
+	t.Parallel()
 	c := paper.CountingSheets{
 		Lesson: "Grüße",
 		Date:   "2026-03-10",

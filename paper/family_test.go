@@ -15,6 +15,7 @@ import (
 // Long names, letters that the fonts have not, and more than a page holds: the same bytes every time, and all of it
 // there.
 func TestWhatIsForHomeIsWritten(t *testing.T) {
+	t.Parallel()
 	names := []string{"Ada", strings.Repeat("Żółć ", 20), "孙 🏸"}
 	for _, name := range names {
 		for _, rung := range progress.Ladder() {

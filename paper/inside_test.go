@@ -10,6 +10,7 @@ import (
 )
 
 func TestACardSaysHowMuchMoreIsOnTheSheet(t *testing.T) {
+	t.Parallel()
 	section := runsheet.Section{}
 	for _, after := range []string{"+0:00", "+2:00", "+4:00"} {
 		section.Lines = append(

@@ -66,6 +66,7 @@ func written(t testing.TB, c paper.Content, size paper.Size) string {
 }
 
 func TestOnePageOfA4AndOneCardOfA5(t *testing.T) {
+	t.Parallel()
 	page := regexp.MustCompile(`/Type /Page\b`)
 	sizes := map[paper.Size]string{paper.A4: "/MediaBox [0 0 595.28 841.89]", paper.A5: "/MediaBox [0 0 420.94 595.28]"}
 	for size, box := range sizes {
@@ -83,6 +84,7 @@ func TestOnePageOfA4AndOneCardOfA5(t *testing.T) {
 // TestEveryPlaneIsPrinted puts characters of all seventeen planes of Unicode, whole and broken, everywhere a
 // coach can type.
 func TestEveryPlaneIsPrinted(t *testing.T) {
+	t.Parallel()
 	var odd []string
 	for plane := range rune(17) {
 		text := ""
@@ -111,6 +113,7 @@ func TestEveryPlaneIsPrinted(t *testing.T) {
 }
 
 func TestTheSameLessonGivesTheSameFile(t *testing.T) {
+	t.Parallel()
 	c := content(t, 3, 4)
 	require.Equal(t, written(t, c, paper.A4), written(t, c, paper.A4))
 	c.Sheet.Title = "Another"

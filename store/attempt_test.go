@@ -22,6 +22,7 @@ import (
 )
 
 func TestTapsAreKeptOnceAndOutliveTheProgram(t *testing.T) {
+	t.Parallel()
 	path, ctx := filepath.Join(t.TempDir(), "h.db"), t.Context()
 	s := open(t, path)
 	_, err := s.Students.Create(ctx, "ada", student.Profile{Name: "Ada"})
@@ -125,6 +126,7 @@ func TestTapsAreKeptOnceAndOutliveTheProgram(t *testing.T) {
 // TestSummariesAreThoseOfTheirBalls counts on several devices, with balls taken back, sent twice and out of order, and
 // works the summaries out again.
 func TestSummariesAreThoseOfTheirBalls(t *testing.T) {
+	t.Parallel()
 	s, ctx := fresh(t), t.Context()
 	_, err := s.Students.Create(ctx, "ada", student.Profile{Name: "Ada"})
 	require.NoError(t, err)

@@ -13,6 +13,7 @@ import (
 // A file that cannot grow any more is as one on a full disk: what is answered is there, what is refused is told in
 // words, and once there is room it goes on.
 func TestAFullDiskIsToldAndLosesNothing(t *testing.T) {
+	t.Parallel()
 	ctx := t.Context()
 	s, err := store.Open(ctx, filepath.Join(t.TempDir(), "club.db"), nil)
 	require.NoError(t, err)

@@ -1,6 +1,8 @@
 package store_test
 
 import (
+	"hodometer/internal/long"
+
 	"context"
 	"fmt"
 	"os"
@@ -34,9 +36,11 @@ func TestMain(m *testing.M) {
 	os.Exit(m.Run())
 }
 
-// A file of an early format with a season's counts is brought up to date, and the program is killed on the way: nothing is lost, the copy of before
-// is whole or not there, and the next start ends the work.
+// A file of an early format with a season's counts is brought up to date, and the program is killed on the way: nothing
+// is lost, the copy of before is whole or not there, and the next start ends the work.
 func TestNothingIsLostWhereAnUpdateIsKilled(t *testing.T) {
+	t.Parallel()
+	long.Skip(t)
 	ctx := t.Context()
 	early := filepath.Join(t.TempDir(), "early.db")
 	const lessons, taps = 60, 100

@@ -25,6 +25,8 @@ import (
 // Two machines counted of the same lesson on devices of their own, and on one that had told both a part: merged, in
 // whichever direction, both have what all devices counted together, as if it had been counted on one machine.
 func TestWhatTwoMachinesCountedIsCountedTogether(t *testing.T) {
+	t.Parallel()
+	long.Skip(t)
 	ctx := t.Context()
 	at := time.Date(2026, 3, 10, 16, 5, 0, 0, time.UTC)
 	folder, n := t.TempDir(), 0
@@ -119,6 +121,7 @@ func TestWhatTwoMachinesCountedIsCountedTogether(t *testing.T) {
 // A document of which nothing differs but its archive is one that differs: it is told, and taken where theirs is
 // wanted.
 func TestAnArchiveThatDiffersIsTold(t *testing.T) {
+	t.Parallel()
 	ctx := t.Context()
 	here, path := fresh(t), filepath.Join(t.TempDir(), "theirs.db")
 	_, err := here.Students.Create(ctx, "ada", student.Profile{Name: "Ada"})

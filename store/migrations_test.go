@@ -25,6 +25,7 @@ import (
 // TestDocumentsOfTheFirstVersionAreKept opens a file that was written before sequences held tasks and before
 // groups changed places in more than one way.
 func TestDocumentsOfTheFirstVersionAreKept(t *testing.T) {
+	t.Parallel()
 	path := filepath.Join(t.TempDir(), "old.db")
 	require.NoError(t, store.FileOf(t.Context(), path, 1, `INSERT INTO drill (id, version, document)
 		VALUES ('a', 3, '{"version":1,"name":"Old","pattern":{"way":"hand","gap":3,"balls":[{"stroke":"forehand","landing":{"place":{"x":1,"y":-5}}}]}}');
@@ -60,6 +61,7 @@ func TestDocumentsOfTheFirstVersionAreKept(t *testing.T) {
 }
 
 func TestInstantsOfAFarFutureAreMended(t *testing.T) {
+	t.Parallel()
 	path, ctx := filepath.Join(t.TempDir(), "old.db"), t.Context()
 	require.NoError(t, store.FileOf(ctx, path, 5, `INSERT INTO student (id, version, document) VALUES ('ada', 1, '{}');
 		INSERT INTO lesson (id, version, document) VALUES ('l', 1, '{"date":"2026-03-10"}');
@@ -75,6 +77,7 @@ func TestInstantsOfAFarFutureAreMended(t *testing.T) {
 // TestFilesOfEveryEarlierVersionAreKept writes the same club into a file as it was after each migration, and compares
 // what is read after the later ones.
 func TestFilesOfEveryEarlierVersionAreKept(t *testing.T) {
+	t.Parallel()
 	at := time.Date(2026, 3, 10, 16, 0, 0, 0, time.UTC)
 	for migration := int64(1); migration <= 6; migration++ {
 		path, ctx := filepath.Join(t.TempDir(), "old.db"), t.Context()
@@ -138,6 +141,7 @@ func TestFilesOfEveryEarlierVersionAreKept(t *testing.T) {
 
 // TestDocumentsOfTheSecondFormatAreKept opens a file whose documents name their fields as they were before the third.
 func TestDocumentsOfTheSecondFormatAreKept(t *testing.T) {
+	t.Parallel()
 	path, ctx := filepath.Join(t.TempDir(), "old.db"), t.Context()
 	require.NoError(t, store.FileOf(ctx, path, 7, `
 		INSERT INTO student (id, revision, document) VALUES ('ada', 4, '{"name":"Ada","towards":"a title","limit":{"of":"serves","most":90}}'), ('cut', 1, '{"name":');
@@ -185,6 +189,7 @@ func TestDocumentsOfTheSecondFormatAreKept(t *testing.T) {
 // TestBallsOfEarlierFilesAreKept opens a file from before balls were stored compactly: two devices, landings, zones,
 // choices, an undo, and a tap from before its run began.
 func TestBallsOfEarlierFilesAreKept(t *testing.T) {
+	t.Parallel()
 	path, ctx := filepath.Join(t.TempDir(), "old.db"), t.Context()
 	require.NoError(t, store.FileOf(ctx, path, 8, `
 		INSERT INTO student (id, revision, document) VALUES ('ada', 1, '{"name":"Ada"}');
@@ -258,6 +263,7 @@ func TestBallsOfEarlierFilesAreKept(t *testing.T) {
 // TestGoalsOfEarlierFilesAreCountedAnew opens a file from before attempts said how far along their goals are: a streak
 // in two sets that one run used to meet, a game that was lost before it was won, and two who count together.
 func TestGoalsOfEarlierFilesAreCountedAnew(t *testing.T) {
+	t.Parallel()
 	path, ctx := filepath.Join(t.TempDir(), "old.db"), t.Context()
 	const attempt = `INSERT INTO attempt (key, lesson, block, student, drill, name, stroke, rung, goal, at) VALUES `
 	fill := `
@@ -315,6 +321,7 @@ func TestGoalsOfEarlierFilesAreCountedAnew(t *testing.T) {
 // TestOneGoalBecomesAMeasure opens a file from before drills had measures: drills, a student's other goal, and what was
 // counted of balls and of rallies.
 func TestOneGoalBecomesAMeasure(t *testing.T) {
+	t.Parallel()
 	path, ctx := filepath.Join(t.TempDir(), "old.db"), t.Context()
 	require.NoError(t, store.FileOf(ctx, path, 10, `
 		INSERT INTO student (id, revision, document) VALUES ('ada', 1, '{"name":"Ada"}');

@@ -24,6 +24,7 @@ import (
 )
 
 func TestACopyIsMadeWhileTheFileIsUsedAndRestored(t *testing.T) {
+	t.Parallel()
 	ctx, folder := t.Context(), t.TempDir()
 	s := open(t, filepath.Join(folder, "club.db"))
 	add := func(name string) {
@@ -69,6 +70,7 @@ func TestACopyIsMadeWhileTheFileIsUsedAndRestored(t *testing.T) {
 
 // A file of every earlier format is restored and brought up to date.
 func TestAnOlderCopyIsRestoredAndBroughtUp(t *testing.T) {
+	t.Parallel()
 	ctx := t.Context()
 	for format := int64(1); format <= 7; format++ {
 		folder := t.TempDir()
@@ -97,6 +99,7 @@ func TestAnOlderCopyIsRestoredAndBroughtUp(t *testing.T) {
 }
 
 func TestBeforeAFileIsBroughtUpItCanBeCopied(t *testing.T) {
+	t.Parallel()
 	ctx, folder := t.Context(), t.TempDir()
 	path, copied := filepath.Join(folder, "old.db"), filepath.Join(folder, "copy.db")
 	require.NoError(
@@ -132,6 +135,7 @@ func TestBeforeAFileIsBroughtUpItCanBeCopied(t *testing.T) {
 
 // What is no good is told, and not a byte of it changes.
 func TestWhatIsNoGoodIsToldAndLeftAsItIs(t *testing.T) {
+	t.Parallel()
 	ctx := t.Context()
 	good := filepath.Join(t.TempDir(), "good.db")
 	s := open(t, good)
@@ -198,6 +202,7 @@ func TestWhatIsNoGoodIsToldAndLeftAsItIs(t *testing.T) {
 
 // Who was erased is nowhere in the file any more, not in what is free, not beside it, and not in a copy.
 func TestWhoWasErasedIsNowhereAnyMore(t *testing.T) {
+	t.Parallel()
 	ctx, folder := t.Context(), t.TempDir()
 	path := filepath.Join(folder, "club.db")
 	s := open(t, path)
@@ -218,6 +223,7 @@ func TestWhoWasErasedIsNowhereAnyMore(t *testing.T) {
 }
 
 func TestWhoElseHasAFileOpenIsKnown(t *testing.T) {
+	t.Parallel()
 	ctx, path := t.Context(), filepath.Join(t.TempDir(), "club.db")
 	used := func() bool {
 		is, err := store.InUse(ctx, path)
@@ -240,6 +246,7 @@ func TestWhoElseHasAFileOpenIsKnown(t *testing.T) {
 
 // The same in what was said of lessons, in bookings, and in a file of before: who has a like name stays.
 func TestWhoWasErasedIsNotNamedAnyMore(t *testing.T) {
+	t.Parallel()
 	ctx, folder := t.Context(), t.TempDir()
 	path := filepath.Join(folder, "club.db")
 	s := open(t, path)
@@ -285,6 +292,8 @@ func TestWhoWasErasedIsNotNamedAnyMore(t *testing.T) {
 // Spoiled anywhere and cut anywhere, a copy is told to be no good, or restored whole; a file that is open stays sound
 // either way.
 func TestASpoiledCopyIsRestoredWholeOrNotAtAll(t *testing.T) {
+	t.Parallel()
+	long.Skip(t)
 	ctx, folder := t.Context(), t.TempDir()
 	s := open(t, filepath.Join(folder, "club.db"))
 	for i := range 40 {
@@ -326,6 +335,7 @@ func nothing() error { return nil }
 // What a copy says of who is let in goes nowhere: who was taken out stays out, who was let in since stays in, and so
 // does the passphrase.
 func TestARestoredCopyLetsNobodyBackIn(t *testing.T) {
+	t.Parallel()
 	ctx := t.Context()
 	s := open(t, filepath.Join(t.TempDir(), "club.db"))
 	now := time.Date(2026, 3, 10, 16, 0, 0, 0, time.UTC)
@@ -364,6 +374,7 @@ func TestARestoredCopyLetsNobodyBackIn(t *testing.T) {
 // Many write while a copy is restored: each save that is answered is in what was kept of before, or in what is there
 // now.
 func TestNoAnsweredSaveIsLostByRestoring(t *testing.T) {
+	t.Parallel()
 	ctx := t.Context()
 	s := open(t, filepath.Join(t.TempDir(), "club.db"))
 	folder := t.TempDir()
@@ -409,6 +420,7 @@ func TestNoAnsweredSaveIsLostByRestoring(t *testing.T) {
 // What is the matter with a file is told apart: it is no file of Hodometer, it cannot be read where it is, or it is
 // damaged.
 func TestWhatIsTheMatterWithAFile(t *testing.T) {
+	t.Parallel()
 	folder := t.TempDir()
 	at := func(name string) string { return filepath.Join(folder, name) }
 	require.NoError(t, os.WriteFile(at("picture.jpg"), bytes.Repeat([]byte("\xff\xd8picture"), 3000), 0o600))
@@ -438,6 +450,7 @@ func TestWhatIsTheMatterWithAFile(t *testing.T) {
 
 // Another file is put in the place of the one that is open: nothing is answered as saved any more.
 func TestAFileThatIsSwappedTakesNoSaves(t *testing.T) {
+	t.Parallel()
 	folder := t.TempDir()
 	path := filepath.Join(folder, "club.db")
 	s := open(t, path)
@@ -458,6 +471,7 @@ func TestAFileThatIsSwappedTakesNoSaves(t *testing.T) {
 // What was written of somebody is nowhere in the bytes of the file once they are erased: not in rows of before a
 // change, not in titles, closing texts, remarks, notes and bookings; what is about others keeps a like first name.
 func TestWhoWasErasedIsInNoByteOfTheFile(t *testing.T) {
+	t.Parallel()
 	ctx := t.Context()
 	path := filepath.Join(t.TempDir(), "club.db")
 	s := open(t, path)

@@ -28,6 +28,7 @@ func fresh(t *testing.T) *store.Store {
 }
 
 func TestCollection(t *testing.T) {
+	t.Parallel()
 	s, ctx := fresh(t), t.Context()
 	first, err := s.Students.Create(ctx, "a", student.Profile{Name: "Ada"})
 	require.NoError(t, err)
@@ -67,6 +68,7 @@ func TestCollection(t *testing.T) {
 }
 
 func TestOnlyOneOfManySavesOfARevisionWins(t *testing.T) {
+	t.Parallel()
 	s, ctx := fresh(t), t.Context()
 	_, err := s.Drills.Create(ctx, "d", drill.Document{Name: "start"})
 	require.NoError(t, err)
@@ -92,6 +94,7 @@ func TestOnlyOneOfManySavesOfARevisionWins(t *testing.T) {
 }
 
 func TestSettings(t *testing.T) {
+	t.Parallel()
 	s, ctx := fresh(t), t.Context()
 	settings, version, err := s.Settings(ctx)
 	require.NoError(t, err)
@@ -114,6 +117,7 @@ func TestSettings(t *testing.T) {
 }
 
 func TestADocumentThatCannotBeReadHidesNoOther(t *testing.T) {
+	t.Parallel()
 	path, ctx := filepath.Join(t.TempDir(), "h.db"), t.Context()
 	s := open(t, path)
 	db, err := sql.Open("sqlite", path)

@@ -12,6 +12,7 @@ import (
 )
 
 func TestTheVersionIsThatOfTheNewestChanges(t *testing.T) {
+	t.Parallel()
 	text, err := os.ReadFile("../../CHANGELOG.md")
 	require.NoError(t, err)
 	_, newest, found := strings.Cut(string(text), "\n## ")
@@ -23,6 +24,7 @@ func TestTheVersionIsThatOfTheNewestChanges(t *testing.T) {
 }
 
 func TestEverythingThatShipsHasItsLicence(t *testing.T) {
+	t.Parallel()
 	var out bytes.Buffer
 	require.NoError(t, run(t.Context(), []string{"licenses"}, nil, &out))
 	text := out.String()

@@ -13,6 +13,7 @@ import (
 )
 
 func TestAClubsCalendarIsStartedAndChanges(t *testing.T) {
+	t.Parallel()
 	out := &console{}
 	ctx, stop := context.WithCancel(context.Background())
 	ended := make(chan error, 1)

@@ -39,6 +39,7 @@ func says(t *testing.T, args ...string) (string, error) {
 
 // A machine is replaced by a new one, and yesterday's copy restored, without the page.
 func TestTheFileCommandsWorkWithoutThePage(t *testing.T) {
+	t.Parallel()
 	data, folder := clubFile(t), t.TempDir()
 	h, err := store.Examine(t.Context(), data, store.Wholly)
 	require.NoError(t, err)
@@ -100,6 +101,7 @@ func TestTheFileCommandsWorkWithoutThePage(t *testing.T) {
 
 // What is wrong is told in words, or as JSON, and by what the program ends with.
 func TestWhatIsWrongIsToldByWhatTheProgramEndsWith(t *testing.T) {
+	t.Parallel()
 	folder := t.TempDir()
 	bad, later, none := filepath.Join(
 		folder,
@@ -174,6 +176,7 @@ func TestWhatIsWrongIsToldByWhatTheProgramEndsWith(t *testing.T) {
 
 // Every command has a sentence and an example, and every shell is completed.
 func TestEveryCommandIsExplainedAndCompleted(t *testing.T) {
+	t.Parallel()
 	for _, c := range newRoot().Commands() {
 		require.NotEmpty(t, c.Short, c.Name())
 		if c.GroupID != "" {
@@ -197,6 +200,7 @@ func TestEveryCommandIsExplainedAndCompleted(t *testing.T) {
 // A plain copy of a file that is in use lacks what was done last: check says so, of the file itself and of a backup it
 // does not.
 func TestAPlainCopyOfAFileInUseIsNoticed(t *testing.T) {
+	t.Parallel()
 	folder := t.TempDir()
 	data, plain, backup := filepath.Join(
 		folder,

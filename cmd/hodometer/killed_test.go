@@ -1,6 +1,8 @@
 package main
 
 import (
+	"hodometer/internal/long"
+
 	"context"
 	"os"
 	"path/filepath"
@@ -91,6 +93,8 @@ func soundCopies(t *testing.T, folder string, why keeping.Why) []string {
 // The program is killed in the middle of a backup and of a restore, twenty times each: the file is whole, with all that
 // was in it or all that is to be, and a copy is whole or not there.
 func TestNothingIsLostWhereABackupOrARestoreIsKilled(t *testing.T) {
+	t.Parallel()
+	long.Skip(t)
 	c, folder := clubOf(t, 1), filepath.Join(t.TempDir(), "club")
 	data, copied := filepath.Join(folder, "club.db"), filepath.Join(folder, "copy.db")
 	killed.Off(t, "backup", []string{copied, "--data", data}, func() {
@@ -118,6 +122,8 @@ func TestNothingIsLostWhereABackupOrARestoreIsKilled(t *testing.T) {
 
 // The same of an import into a file that has half of the lessons: all that is missing comes in, or nothing of it.
 func TestNothingIsLostWhereAnImportIsKilled(t *testing.T) {
+	t.Parallel()
+	long.Skip(t)
 	ctx, c, folder := t.Context(), clubOf(t, 0), filepath.Join(t.TempDir(), "club")
 	data, half := filepath.Join(folder, "club.db"), filepath.Join(t.TempDir(), "half.db")
 	require.NoError(t, os.WriteFile(half, c.file, 0o600))

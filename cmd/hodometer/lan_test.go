@@ -46,6 +46,7 @@ func (d device) ask(method, path string, body any) (int, string) {
 // A phone is let in by a code that the coach has made, over a connection that it trusts because it trusts our
 // authority, at every address that is printed; and out again when it is taken from the list.
 func TestAPhoneIsLetInOverTheNetwork(t *testing.T) {
+	t.Parallel()
 	folder := t.TempDir()
 	data := filepath.Join(folder, "club.db")
 	const secret = "seventeen herons under glass"
@@ -116,6 +117,7 @@ func TestAPhoneIsLetInOverTheNetwork(t *testing.T) {
 
 // A certificate of somebody else's is used as it is.
 func TestACertificateOfSomebodyElses(t *testing.T) {
+	t.Parallel()
 	folder := t.TempDir()
 	out := &console{}
 	start(t, func(s *service) {
@@ -143,6 +145,7 @@ func TestACertificateOfSomebodyElses(t *testing.T) {
 }
 
 func TestThePassphraseIsSetAndTakenAwayAtTheMachine(t *testing.T) {
+	t.Parallel()
 	data := filepath.Join(t.TempDir(), "club.db")
 	require.Error(
 		t,

@@ -19,6 +19,7 @@ import (
 // A damaged file is not written to: its newest good copy is offered on the page, and with one press the program goes on
 // with it.
 func TestADamagedFileIsRestoredOnThePage(t *testing.T) {
+	t.Parallel()
 	data := clubFile(t)
 	s, err := store.Open(t.Context(), data, nil)
 	require.NoError(t, err)

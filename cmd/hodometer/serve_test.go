@@ -73,6 +73,7 @@ func under(t *testing.T, address, host string) int {
 }
 
 func TestThePageIsForThisMachineOnly(t *testing.T) {
+	t.Parallel()
 	data := filepath.Join(t.TempDir(), "club.db")
 	for _, addr := range []string{"0.0.0.0:0", "[::]:0", ":0"} {
 		err := run(t.Context(), []string{"--addr", addr, "--data", data}, nil, io.Discard)
@@ -86,6 +87,7 @@ func TestThePageIsForThisMachineOnly(t *testing.T) {
 }
 
 func TestOnlyOwnNamesAreAnswered(t *testing.T) {
+	t.Parallel()
 	at := start(t, func(s *service) { s.hosts = []string{"clubhouse.local"} })
 	_, port, err := net.SplitHostPort(at)
 	require.NoError(t, err)
@@ -100,6 +102,7 @@ func TestOnlyOwnNamesAreAnswered(t *testing.T) {
 }
 
 func TestAStalledBodyIsGivenUp(t *testing.T) {
+	t.Parallel()
 	address := start(t, func(s *service) { s.limits.read = 100 * time.Millisecond })
 	conn, err := (&net.Dialer{}).DialContext(t.Context(), "tcp", address)
 	require.NoError(t, err)
@@ -117,6 +120,7 @@ func TestAStalledBodyIsGivenUp(t *testing.T) {
 }
 
 func TestTheClockBeginsWhenItIsTold(t *testing.T) {
+	t.Parallel()
 	now, err := clock("2026-03-10T23:59:30")
 	require.NoError(t, err)
 	first := now()
@@ -130,6 +134,7 @@ func TestTheClockBeginsWhenItIsTold(t *testing.T) {
 
 // A second program does not run with the same file, and says so; who only looks at it, or copies it, may.
 func TestASecondProgramDoesNotRunWithTheFile(t *testing.T) {
+	t.Parallel()
 	data := filepath.Join(t.TempDir(), "club.db")
 	start(t, func(s *service) { s.data = data })
 	for _, isDemo := range []bool{false, true} {

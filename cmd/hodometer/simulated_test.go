@@ -13,6 +13,7 @@ import (
 )
 
 func TestSimulatedDevicesAreStarted(t *testing.T) {
+	t.Parallel()
 	for command, kind := range map[string]equipment.Kind{"machine": equipment.Machine, "eye": equipment.Eye} {
 		out := &console{}
 		ctx, stop := context.WithCancel(context.Background())

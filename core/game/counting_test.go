@@ -45,6 +45,7 @@ func played(events ...game.Event) []game.Event {
 
 // Worked out by hand: ann serves two rallies, then bea.
 func TestStrokesAreCountedBesideTheScore(t *testing.T) {
+	t.Parallel()
 	made := func(measure string, side game.Side, right bool) game.Event {
 		return game.Event{Kind: game.Counted, Measure: measure, Side: side, Right: right}
 	}
@@ -92,6 +93,7 @@ func TestStrokesAreCountedBesideTheScore(t *testing.T) {
 }
 
 func TestWhatCannotBeCounted(t *testing.T) {
+	t.Parallel()
 	start := func(r game.Rules, players ...string) game.State {
 		s, err := r.Start(players)
 		require.NoError(t, err)

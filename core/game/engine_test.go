@@ -17,6 +17,7 @@ import (
 )
 
 func TestAnyRulePlays(t *testing.T) {
+	t.Parallel()
 	long.Check(t, func(t *rapid.T) {
 		r := goodRules(t)
 		players := playersFor(r)
@@ -75,6 +76,7 @@ func TestAnyRulePlays(t *testing.T) {
 
 // Players who change their names change nothing else.
 func TestNamesDoNotMatter(t *testing.T) {
+	t.Parallel()
 	long.Check(t, func(t *rapid.T) {
 		r := goodRules(t)
 		players := playersFor(r)
@@ -136,6 +138,7 @@ func mirrored(r game.Rules) game.Rules {
 
 // What happens to the one side happens to the other one where the sides are swapped, on the board and in the chances.
 func TestSwappedSidesSwapTheResult(t *testing.T) {
+	t.Parallel()
 	long.Check(t, func(t *rapid.T) {
 		r := goodRules(t)
 		if r.Rotation.How == game.WinnersStay {
@@ -173,6 +176,7 @@ func TestSwappedSidesSwapTheResult(t *testing.T) {
 
 // Every rule that passes its check ends with chance 1, and says how long 999 of 1000 games are at most.
 func TestEveryGoodRuleEnds(t *testing.T) {
+	t.Parallel()
 	long.Check(t, func(t *rapid.T) {
 		r := goodRules(t)
 		f, err := r.Forecast(t.Context(), game.Even(), 0)
@@ -187,6 +191,8 @@ func TestEveryGoodRuleEnds(t *testing.T) {
 
 // What is worked out is what is played: games of the very engine, by the same chances, come out as forecast.
 func TestForecastsAreWhatIsPlayed(t *testing.T) {
+	t.Parallel()
+	long.Skip(t)
 	const games = 250
 	long.Check(t, func(t *rapid.T) {
 		r := goodRules(t)

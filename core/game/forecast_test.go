@@ -24,6 +24,7 @@ func duel(near, far int) game.Rules {
 
 // The races were computed with SciPy's negative binomial, to 1e-9.
 func TestRacesAreWonAsOftenAsTheyShould(t *testing.T) {
+	t.Parallel()
 	text, err := os.ReadFile("testdata/races.json")
 	require.NoError(t, err)
 	var file struct {
@@ -48,6 +49,7 @@ func TestRacesAreWonAsOftenAsTheyShould(t *testing.T) {
 // By hand: two ahead from 0-0 with one point to reach is a walk that ends two away: it is won with p²/(p²+q²), and
 // takes 2/(p²+q²) rallies on average. Any text on the gambler's ruin has it.
 func TestTwoAhead(t *testing.T) {
+	t.Parallel()
 	rules := duel(2, 2)
 	rules.End.WinBy = 2
 	for _, p := range []float64{0.2, 0.5, 0.64} {
@@ -69,6 +71,7 @@ func TestTwoAhead(t *testing.T) {
 // Common practice (an uneven duel of 10 against 5, no source): the side that needs 10 wins half of the games when it
 // wins two rallies of three.
 func TestTenAgainstFiveIsNearFairAtTwoOfThree(t *testing.T) {
+	t.Parallel()
 	f, err := duel(10, 5).Forecast(t.Context(), game.At(2.0/3), 0)
 	require.NoError(t, err)
 	require.InDelta(t, 0.5, f.Near, 0.1)
@@ -85,6 +88,7 @@ func TestTenAgainstFiveIsNearFairAtTwoOfThree(t *testing.T) {
 // 2 points, all fed by the near side that never wins one: 2 bonuses before the far side's 2 rallies are the first two
 // rallies, both with a bonus: 2:2 with the second rally, won by the far side, which takes the game.
 func TestBonusEvents(t *testing.T) {
+	t.Parallel()
 	rules := duel(2, 2)
 	rules.Awards = []game.Award{{ID: "two", Name: "serve and next shot made", By: game.TheFeeding, Points: 1}}
 	never := game.Chances{Awards: []game.Chance{{Award: "two", Near: 1}}}
@@ -108,6 +112,7 @@ func TestBonusEvents(t *testing.T) {
 // By hand: a little match of three at p = 0.6 is swept with .216 and won with .648 in all. To 1 point it is the first
 // of them.
 func TestLittleMatches(t *testing.T) {
+	t.Parallel()
 	rules := duel(1, 1)
 	rules.Rally, rules.Mini = 0, &game.Mini{Balls: []string{"second serve", "volley", "overhead"}, Won: 1, Swept: 2}
 	f, err := rules.Forecast(t.Context(), game.At(0.6), 0)
@@ -120,6 +125,7 @@ func TestLittleMatches(t *testing.T) {
 // What a coach would expect: the better side wins more often, needs more points for an even game, and more points make
 // the better side surer; sides that are swapped swap their chances.
 func TestForecastsMakeSense(t *testing.T) {
+	t.Parallel()
 	long.Check(t, func(t *rapid.T) {
 		near, far := rapid.IntRange(1, 15).Draw(t, "near"), rapid.IntRange(1, 15).Draw(t, "far")
 		p := rapid.Float64Range(0.1, 0.85).Draw(t, "p")
@@ -147,6 +153,7 @@ func TestForecastsMakeSense(t *testing.T) {
 
 // The fair score of a race is the one that the reckoner finds, and no less fair.
 func TestFairPairsAreThoseOfTheReckoner(t *testing.T) {
+	t.Parallel()
 	for _, p := range []float64{0.35, 0.5, 0.58, 2.0 / 3, 0.75} {
 		for _, length := range []int{8, 14, 21, 40} {
 			goal, _, err := odds.FairRace(t.Context(), p, length)
@@ -169,6 +176,7 @@ func TestFairPairsAreThoseOfTheReckoner(t *testing.T) {
 }
 
 func TestAHandicapFollowsTheResults(t *testing.T) {
+	t.Parallel()
 	few, err := duel(1, 1).HandicapFrom(t.Context(), game.StrengthFrom(game.Tally{Near: 20, Far: 10}, 0.5), 20)
 	require.NoError(t, err)
 	many, err := duel(1, 1).HandicapFrom(t.Context(), game.StrengthFrom(game.Tally{Near: 200, Far: 100}, 0.5), 20)
@@ -193,6 +201,7 @@ func TestAHandicapFollowsTheResults(t *testing.T) {
 
 // By hand: a game that takes exactly 10 rallies of 6 s with one stroke each is over after a minute.
 func TestDuration(t *testing.T) {
+	t.Parallel()
 	rules := duel(0, 0)
 	rules.End = game.End{Rallies: 10}
 	f, err := rules.Forecast(t.Context(), game.Even(), 0)
@@ -211,6 +220,7 @@ func TestDuration(t *testing.T) {
 }
 
 func TestWhatToPlayToInSoManyMinutes(t *testing.T) {
+	t.Parallel()
 	tempo := sports.Tempo{Strokes: 4, Stroke: 1.5, Between: 15}
 	before := 0
 	for _, minutes := range []float64{2, 5, 8, 15} {

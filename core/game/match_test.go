@@ -23,6 +23,7 @@ func evening(players ...string) game.Match {
 // By hand, four players on two courts: a beats b and d beats c, so that a and d are on the first court next, b and c on
 // the second one. There d wins, and c: d stays, c comes up to him; a and b go or stay down.
 func TestUpAndDownTheCourts(t *testing.T) {
+	t.Parallel()
 	m := evening("a", "b", "c", "d")
 	m.Robin = &game.Robin{Minutes: 10, UpDown: true, Courts: 2}
 	require.NoError(t, m.Check())
@@ -57,6 +58,7 @@ func TestUpAndDownTheCourts(t *testing.T) {
 // By hand, eight on two courts in pairs: ab beat cd and gh beat ef, so that the winners a, b, g and h are on the first
 // court next, each with one of the others.
 func TestPairsGoUpAndDown(t *testing.T) {
+	t.Parallel()
 	m := evening("a", "b", "c", "d", "e", "f", "g", "h")
 	m.Robin = &game.Robin{Minutes: 10, UpDown: true, Courts: 2, Pairs: true}
 	require.NoError(t, m.Check())
@@ -84,6 +86,7 @@ func TestPairsGoUpAndDown(t *testing.T) {
 }
 
 func TestWhatIsWrongWithAMatch(t *testing.T) {
+	t.Parallel()
 	rules := duel(3, 3)
 	for name, change := range map[string]func(m *game.Match){
 		"no day":          func(m *game.Match) { m.Date = "today" },

@@ -14,6 +14,7 @@ import (
 // On every court a game of any size can be set up, and carried over to every other one, where each side keeps its
 // players and its end.
 func TestAGameGoesToEveryCourt(t *testing.T) {
+	t.Parallel()
 	for _, from := range sports.Courts() {
 		for near := 1; near <= 6; near += 2 {
 			d := document(duel(11, 11))
@@ -54,6 +55,7 @@ func TestAGameGoesToEveryCourt(t *testing.T) {
 // By hand: a place 2.03 m to the right and 5.02 m before the net is 1.38 m before the service line and 2.03 m from the
 // middle; dragged, it is rounded to 5 cm.
 func TestAStartPlaceIsMoved(t *testing.T) {
+	t.Parallel()
 	d := document(duel(11, 11))
 	moved, err := d.Moved(game.Move{Handle: game.SpotHandle(0), To: court.Point{X: 2.03, Y: -5.02}}, 0.05)
 	require.NoError(t, err)
@@ -72,6 +74,7 @@ func TestAStartPlaceIsMoved(t *testing.T) {
 // A target is moved and sized as a coach does it: a circle of 1 m across is 0.5 m round its middle where that is what
 // is meant.
 func TestATargetIsMovedAndSized(t *testing.T) {
+	t.Parallel()
 	r := duel(11, 11)
 	ring := court.Ring(0.9, court.At(1, 4))
 	r.Awards = []game.Award{{ID: "a", Name: "target hit", Points: 3, Target: &ring}}

@@ -13,6 +13,7 @@ import (
 
 // Every ready game can be played in each of its usual versions, and each is another game.
 func TestEveryReadyGameHasVersions(t *testing.T) {
+	t.Parallel()
 	for _, stored := range library.Games() {
 		d := stored.Document
 		usual := d.UsualVersions()
@@ -32,6 +33,7 @@ func TestEveryReadyGameHasVersions(t *testing.T) {
 }
 
 func TestAVersionOfAGame(t *testing.T) {
+	t.Parallel()
 	d := document(duel(11, 11))
 	d.Rules.End.WinBy, d.Rules.Feed.BoxFor = 2, 0
 	d.Versions = []game.Version{

@@ -10,6 +10,7 @@ import (
 )
 
 func TestWhatMakesNoSenseIsToldAndChangesNothing(t *testing.T) {
+	t.Parallel()
 	rules := duel(3, 3)
 	rules.Feed.Second = true
 	rules.Restrictions = []game.Restriction{{Kind: game.MustComeIn, Who: game.TheFeeding}}
@@ -81,6 +82,7 @@ func TestWhatMakesNoSenseIsToldAndChangesNothing(t *testing.T) {
 }
 
 func TestWhatIsWrongWithRules(t *testing.T) {
+	t.Parallel()
 	c, err := sports.Court("tennis")
 	require.NoError(t, err)
 	for name, example := range map[string]struct {

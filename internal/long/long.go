@@ -1,5 +1,6 @@
 // Package long says how much of the long tests runs: with HODOMETER_LONG set (make test-long) all of it, otherwise a
-// sample that a fixed seed chooses, so that a run says the same twice. HODOMETER_SEED chooses another sample.
+// sample that a fixed seed chooses, so that a run says the same twice; with -short (make check) a fifth of that, and
+// none of what takes seconds. HODOMETER_SEED chooses another sample.
 package long
 
 import (
@@ -11,6 +12,19 @@ import (
 
 	"pgregory.net/rapid"
 )
+
+// share is that of a sample that a short run takes.
+const share = 5
+
+func short() bool { return testing.Short() && !all() }
+
+// Skip leaves a test of several seconds out of a short run.
+func Skip(t testing.TB) {
+	t.Helper()
+	if short() {
+		t.Skip("it takes seconds: make test runs it")
+	}
+}
 
 func all() bool { return os.Getenv("HODOMETER_LONG") != "" }
 
@@ -24,8 +38,8 @@ func seed() uint64 {
 	return 1
 }
 
-// Check tries a property on values drawn by rapid: 100 from the seed, or 1000 that differ from run to run. Rapid's own
-// flags on the command line win.
+// Check tries a property on values drawn by rapid: 100 from the seed, 20 in a short run, or 1000 that differ from run
+// to run. Rapid's own flags on the command line win.
 func Check(t *testing.T, property func(*rapid.T)) {
 	t.Helper()
 	name, value := "rapid.seed", strconv.FormatUint(seed(), 10)
@@ -43,6 +57,9 @@ func Check(t *testing.T, property func(*rapid.T)) {
 // Some returns n of the items in their order, chosen by the seed, or all of them.
 func Some[T any](t testing.TB, items []T, n int) []T {
 	t.Helper()
+	if short() {
+		n = min(n, max(1, n/share))
+	}
 	if all() || n >= len(items) {
 		return items
 	}
@@ -59,8 +76,11 @@ func Some[T any](t testing.TB, items []T, n int) []T {
 
 // Rounds is how many tries a simulation has: some, or with HODOMETER_LONG set all of them.
 func Rounds(some, most int) int {
-	if all() {
+	switch {
+	case all():
 		return most
+	case short():
+		return max(1, some/share)
 	}
 	return some
 }

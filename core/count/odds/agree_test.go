@@ -37,6 +37,7 @@ func anyGoal(t *rapid.T) score.Goal {
 // What the counter calls done is what the forecast calls done: the chances of all orders of makes and misses that are
 // counted as done add up to the chance that is forecast (relation R14).
 func TestCountingAndForecastingAgree(t *testing.T) {
+	t.Parallel()
 	long.Check(t, func(t *rapid.T) {
 		goal, rate := anyGoal(t), float64(rapid.IntRange(20, 95).Draw(t, "of 100"))/100
 		for i := range goal.Stages {
@@ -67,6 +68,7 @@ func TestCountingAndForecastingAgree(t *testing.T) {
 
 // Whatever is enough more often is more, each number has its own minutes, and what is carried lasts (relation R9).
 func TestEachNumberOfBallsHasItsMinutes(t *testing.T) {
+	t.Parallel()
 	long.Check(t, func(t *rapid.T) {
 		goal := anyGoal(t)
 		a := ask(t, goal, rapid.Float64Range(0.3, 0.95).Draw(t, "rate"))
@@ -82,6 +84,7 @@ func TestEachNumberOfBallsHasItsMinutes(t *testing.T) {
 }
 
 func TestMoreSkillNeverNeedsMoreBalls(t *testing.T) {
+	t.Parallel()
 	long.Check(t, func(t *rapid.T) {
 		goal := anyGoal(t)
 		low := rapid.Float64Range(0.3, 1).Draw(t, "rate")
@@ -95,6 +98,7 @@ func TestMoreSkillNeverNeedsMoreBalls(t *testing.T) {
 }
 
 func TestCarryingOnIsNeverSlowerThanGoingBack(t *testing.T) {
+	t.Parallel()
 	long.Check(t, func(t *rapid.T) {
 		goal, rate := anyGoal(t), rapid.Float64Range(0.3, 1).Draw(t, "rate")
 		means, q := []float64{}, []float64{}

@@ -26,6 +26,7 @@ func tennis(t require.TestingT) court.Court {
 }
 
 func TestTheBestAimKeepsErrorsDownWhereItCan(t *testing.T) {
+	t.Parallel()
 	c := tennis(t)
 	corner := court.Point{X: c.Singles/2 - 0.3, Y: c.Length/2 - 0.3}
 	_, _, s := drive(t, student.Club, corner)
@@ -55,6 +56,7 @@ func TestTheBestAimKeepsErrorsDownWhereItCan(t *testing.T) {
 }
 
 func TestATargetIsFittedToARate(t *testing.T) {
+	t.Parallel()
 	c := tennis(t)
 	at := court.Point{X: 2, Y: 9}
 	_, _, s := drive(t, student.Club, at)

@@ -14,6 +14,7 @@ import (
 // By hand: one make, then one more by somebody who makes half and then all: in two balls that is the chance to make the
 // first one; with a third ball also that to make the second.
 func TestWhatComesBeforeTakesBalls(t *testing.T) {
+	t.Parallel()
 	q := odds.Question{Goal: inAll(1), Rate: 1, Clock: clock(), Before: []odds.Leg{{Goal: inAll(1), Rate: 0.5}}}
 	for balls, want := range map[int]float64{1: 0, 2: 0.5, 3: 0.75} {
 		q.Balls = balls
@@ -26,6 +27,7 @@ func TestWhatComesBeforeTakesBalls(t *testing.T) {
 // A goal after others is met within n balls where the balls of all of them add up to at most n: the convolution of what
 // each takes by itself.
 func TestGoalsThatFollowTakeTheSumOfTheirBalls(t *testing.T) {
+	t.Parallel()
 	rapid.Check(t, func(t *rapid.T) {
 		goal := func(label string) score.Goal {
 			return rapid.SampledFrom([]score.Goal{inAll(3), inARow(2, 2),
@@ -69,6 +71,7 @@ func TestGoalsThatFollowTakeTheSumOfTheirBalls(t *testing.T) {
 
 // By hand: four strokes at even chances in sets of two. 11 of the 16 orders hold two or more, 1 all four.
 func TestSetsWithinATime(t *testing.T) {
+	t.Parallel()
 	goal := score.Goal{Kind: score.AsManyAsPossible, Count: 1, Of: 2, Minutes: 1}
 	q := odds.Question{Goal: goal, Rate: 0.5, Clock: odds.Clock{Gap: 12, Sequence: 1, Pause: 4, People: 1, Basket: 60}}
 	n, _, word := q.Attempts()

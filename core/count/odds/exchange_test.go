@@ -23,6 +23,7 @@ func pair(t testing.TB, on court.ID) odds.Exchange {
 // The tempo challenge of a pair: 50 balls in 60 s is the bar, 14 sets of two are 28 balls. Common practice,
 // no source.
 func TestFiftyBallsInAMinute(t *testing.T) {
+	t.Parallel()
 	e := pair(t, "tennis")
 	back, err := e.Answer(t.Context())
 	require.NoError(t, err)
@@ -57,6 +58,7 @@ func TestFiftyBallsInAMinute(t *testing.T) {
 }
 
 func TestEverySportWithANetRallies(t *testing.T) {
+	t.Parallel()
 	for on, height := range map[court.ID]float64{"tennis-red": 0.5, "tennis-orange": 0.6, "pickleball": 0.9,
 		"badminton": 1, "table-tennis": 0.15} {
 		e := pair(t, on)
@@ -72,6 +74,7 @@ func TestEverySportWithANetRallies(t *testing.T) {
 }
 
 func TestBadExchangesAreAnsweredInWords(t *testing.T) {
+	t.Parallel()
 	for path, change := range map[string]func(*odds.Exchange){
 		"near":   func(e *odds.Exchange) { e.Near = 40 },
 		"height": func(e *odds.Exchange) { e.Height = -1 },

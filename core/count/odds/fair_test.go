@@ -13,6 +13,7 @@ import (
 
 // By hand: two equal players race to the same score, and who wins two points of three has to win about twice as many.
 func TestFairRacesByHand(t *testing.T) {
+	t.Parallel()
 	even, sentence, err := odds.FairRace(t.Context(), 0.5, 16)
 	require.NoError(t, err)
 	require.Equal(t, even.Count, even.Against)
@@ -34,6 +35,7 @@ func TestFairRacesByHand(t *testing.T) {
 
 // The score is fair, about as long as wanted, and the other way round for the other side.
 func TestFairRacesAreFair(t *testing.T) {
+	t.Parallel()
 	long.Check(t, func(t *rapid.T) {
 		point := float64(rapid.IntRange(25, 75).Draw(t, "of 100")) / 100
 		length := rapid.IntRange(8, 40).Draw(t, "length")

@@ -26,6 +26,7 @@ func fromHere(t require.TestingT, g score.Goal, states []score.State, rate float
 
 // By hand: two more in a row with three balls left at one half. The first two (1/4), or a miss and then two (1/8).
 func TestAChanceFromHereByHand(t *testing.T) {
+	t.Parallel()
 	two := score.Goal{Kind: score.Streak, Count: 2}
 	require.InDelta(t, 0.375, fromHere(t, two, nil, 0.5, 3), 1e-12)
 	require.InDelta(
@@ -52,6 +53,7 @@ func TestAChanceFromHereByHand(t *testing.T) {
 // With nothing counted yet it is the chance that the plan gives; more attempts, a better player and more that is made
 // never make it less likely.
 func TestAChanceFromHereIsThePlansAtFirst(t *testing.T) {
+	t.Parallel()
 	rapid.Check(t, func(t *rapid.T) {
 		count := rapid.IntRange(1, 12).Draw(t, "count")
 		g := rapid.SampledFrom([]score.Goal{

@@ -43,6 +43,7 @@ func balls(t require.TestingT, a odds.Answer, share float64) float64 {
 }
 
 func TestGoalsAsTheReferenceHasThem(t *testing.T) {
+	t.Parallel()
 	for _, c := range reference[struct {
 		Kind                       string
 		P, Mean, Sd, Q50, Q80, Q95 float64
@@ -66,6 +67,7 @@ func TestGoalsAsTheReferenceHasThem(t *testing.T) {
 // W. Feller, An Introduction to Probability Theory, vol. 1, XIII.7: five heads in a row take 62 throws of
 // a fair coin in the mean; k in a row take (1 - p^k) / ((1-p) p^k).
 func TestFellersRuns(t *testing.T) {
+	t.Parallel()
 	require.InDelta(t, 62, ask(t, inARow(5, 1), 0.5).Mean, 1e-9)
 	for _, p := range []float64{0.05, 0.3, 0.6, 0.95, 0.999} {
 		for _, k := range []int{1, 2, 10, 100} {
@@ -80,6 +82,7 @@ func TestFellersRuns(t *testing.T) {
 // Common practice, no source: coaches set five or ten in a row without knowing that somebody who makes 6
 // of 10 needs about 30 balls for the first and about 410 for the second.
 func TestTheGoalSpeaks(t *testing.T) {
+	t.Parallel()
 	a := ask(t, inARow(5, 1), 0.6)
 	require.Equal(t, "about 30 balls, 2.5 min; 9 times in 10 within 64, 5 min and 1 pick-up", a.Sentence)
 	require.InDelta(t, 410, ask(t, inARow(10, 1), 0.6).Mean, 1)
@@ -89,6 +92,7 @@ func TestTheGoalSpeaks(t *testing.T) {
 }
 
 func TestLimitsAndOverflow(t *testing.T) {
+	t.Parallel()
 	for _, c := range []struct {
 		goal score.Goal
 		rate float64
@@ -116,6 +120,7 @@ func TestLimitsAndOverflow(t *testing.T) {
 
 // A simulation cross-checks what has no reference value.
 func TestGoalsAgainstASimulation(t *testing.T) {
+	t.Parallel()
 	stages := []score.Stage{{Count: 3}, {Count: 2, Hard: score.Harder}, {Count: 2, Hard: score.MuchHarder}}
 	for name, goal := range map[string]score.Goal{
 		"stages, back to zero":             {Kind: score.Stages, Count: 1, Stages: stages},
@@ -153,6 +158,7 @@ func TestGoalsAgainstASimulation(t *testing.T) {
 // The same goal in two routines: ten makes in all for each of four parts, then five in a row for each.
 // Common practice, no source.
 func TestTheShortBallRoutine(t *testing.T) {
+	t.Parallel()
 	routine := score.Goal{Kind: score.Routine, Count: 10, Then: 5, Sets: 4}
 	a := ask(t, routine, 0.6)
 	require.InEpsilon(t, 40/0.6+4*ask(t, inARow(5, 1), 0.6).Mean, a.Mean, 1e-9)
@@ -160,6 +166,7 @@ func TestTheShortBallRoutine(t *testing.T) {
 }
 
 func TestAsManyAsPossible(t *testing.T) {
+	t.Parallel()
 	a := ask(t, score.Goal{Kind: score.AsManyAsPossible, Count: 30, Minutes: 4}, 0.6)
 	// 48 balls at one every five seconds, so 28.8 makes; the binomial distribution's 10th percentile is 24.
 	require.InDelta(t, 48*0.6, a.Mean, 1e-9)
@@ -170,6 +177,7 @@ func TestAsManyAsPossible(t *testing.T) {
 }
 
 func TestRacesAsTheReferenceHasThem(t *testing.T) {
+	t.Parallel()
 	for _, c := range reference[struct {
 		A, B                int
 		P, Win, MeanRallies float64
@@ -181,6 +189,7 @@ func TestRacesAsTheReferenceHasThem(t *testing.T) {
 }
 
 func TestMinutesCountPausesAndPickUps(t *testing.T) {
+	t.Parallel()
 	c := odds.Clock{Gap: 3, Sequence: 3, Pause: 6, People: 2, Basket: 20, PickUp: 3}
 	// Twelve balls each: 24 fed at 3 s, three pauses between each player's four sequences, one pick-up of
 	// 20 balls by three people.
@@ -206,6 +215,7 @@ func TestMinutesCountPausesAndPickUps(t *testing.T) {
 }
 
 func TestTheGoalIsFittedToTheMinutes(t *testing.T) {
+	t.Parallel()
 	for name, goal := range map[string]score.Goal{
 		"total": inAll(1), "streak": inARow(1, 1), "sets": inARow(1, 3), "routine": {Kind: score.Routine, Count: 1, Then: 2},
 		"together": {Kind: score.Together, Count: 1},
@@ -243,6 +253,7 @@ func TestTheGoalIsFittedToTheMinutes(t *testing.T) {
 }
 
 func TestBadQuestionsAreAnsweredInWords(t *testing.T) {
+	t.Parallel()
 	for _, c := range []struct {
 		path, words string
 		q           odds.Question
@@ -273,6 +284,7 @@ func TestBadQuestionsAreAnsweredInWords(t *testing.T) {
 }
 
 func TestAQuestionCanBeCancelled(t *testing.T) {
+	t.Parallel()
 	_, err := odds.Question{Goal: inARow(10, 4), Rate: 0.5, Clock: clock()}.Answer(cancelled(t))
 	require.Error(t, err)
 }

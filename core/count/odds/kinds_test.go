@@ -16,6 +16,7 @@ import (
 // most one of them into the net the chance is qⁿ + n(1−q)qⁿ⁻¹ for q = 1 − 0.2/3. A minute of balls 3 s apart is 20 of
 // them.
 func TestFewMissesOfOneKindAndWithinATime(t *testing.T) {
+	t.Parallel()
 	q := 1 - 0.2/3
 	want := math.Pow(q, 20) + 20*(1-q)*math.Pow(q, 19)
 	ask := odds.Question{
@@ -56,6 +57,7 @@ func TestFewMissesOfOneKindAndWithinATime(t *testing.T) {
 
 // By hand: six balls of a third each before, and four into the net and two long: 6/12, 4/12, 2/12.
 func TestTheKindsOfMissesAreLearnt(t *testing.T) {
+	t.Parallel()
 	e := odds.Estimate(odds.LevelPrior(student.Club), []odds.Practised{{Made: 10, Missed: 6, Net: 4, Long: 2}}, nil)
 	require.InDelta(t, 6.0/12, e.Kinds.Net, 1e-12)
 	require.InDelta(t, 4.0/12, e.Kinds.Of(tally.Long), 1e-12)
@@ -67,6 +69,7 @@ func TestTheKindsOfMissesAreLearnt(t *testing.T) {
 // By hand: whoever keeps 9 of 10 strokes in play gets to nine of them 0.9⁹ = 39 times in 100; at 5 of 10 that is once
 // in 500.
 func TestWhatIsTooSlowIsForecast(t *testing.T) {
+	t.Parallel()
 	ask := odds.Question{
 		Goal:  score.Goal{Kind: score.Rallies, Count: 3, From: 4, To: 8},
 		Rate:  0.9,

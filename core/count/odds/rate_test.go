@@ -13,6 +13,7 @@ import (
 
 // E. B. Wilson, JASA 22 (1927) 209: 7 of 10 at 95 % is 0.397 to 0.892.
 func TestWilson(t *testing.T) {
+	t.Parallel()
 	low, high := odds.Wilson(7, 10)
 	require.InDelta(t, 0.397, low, 5e-4)
 	require.InDelta(t, 0.892, high, 5e-4)
@@ -23,6 +24,7 @@ func TestWilson(t *testing.T) {
 // R. G. Newcombe, Statistics in Medicine 17 (1998) 873, table II, method 10: 56 of 70 against 48 of 80 is
 // 0.2 with 0.0524 to 0.3339 (from memory).
 func TestDrillAgainstPoints(t *testing.T) {
+	t.Parallel()
 	d := odds.Compare(odds.Done{Made: 56, Missed: 14}, odds.Done{Made: 48, Missed: 32})
 	require.InDelta(t, 0.2, d.Mean, 1e-9)
 	require.InDelta(t, 0.0524, d.Low, 5e-5)
@@ -36,6 +38,7 @@ func TestDrillAgainstPoints(t *testing.T) {
 }
 
 func TestAnEstimateSaysWhenItKnowsNothing(t *testing.T) {
+	t.Parallel()
 	e := odds.Estimate(odds.LevelPrior(student.Club), nil, nil)
 	require.False(t, e.Rate.Known)
 	require.Contains(t, e.Rate.Sentence, "nothing is known yet")
@@ -47,6 +50,7 @@ func TestAnEstimateSaysWhenItKnowsNothing(t *testing.T) {
 }
 
 func TestEvidenceMovesAnEstimate(t *testing.T) {
+	t.Parallel()
 	fresh := odds.Practised{Made: 18, Missed: 2}
 	old := odds.Practised{Days: 280, Made: 18, Missed: 2}
 	now := odds.Estimate(odds.LevelPrior(student.Beginner), []odds.Practised{fresh}, nil).Rate
@@ -73,6 +77,7 @@ func TestEvidenceMovesAnEstimate(t *testing.T) {
 }
 
 func TestChoiceAndExecutionAndPointsAreApart(t *testing.T) {
+	t.Parallel()
 	own := []odds.Practised{{Made: 40, Missed: 10, Right: 12, Wrong: 28}, {Made: 10, Missed: 20, InPoints: true}}
 	e := odds.Estimate(odds.LevelPrior(student.Club), own, nil)
 	require.Greater(t, e.Rate.Mean, 0.7)
@@ -83,6 +88,7 @@ func TestChoiceAndExecutionAndPointsAreApart(t *testing.T) {
 }
 
 func TestWhatTheNextBallsWillBe(t *testing.T) {
+	t.Parallel()
 	known := odds.Estimate(odds.LevelPrior(student.Club), []odds.Practised{{Made: 600, Missed: 400}}, nil).Rate
 	low, high := known.Next(10)
 	require.Equal(t, []int{4, 8}, []int{low, high}) // nearly the binomial distribution at 0.6

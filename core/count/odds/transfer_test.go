@@ -12,6 +12,7 @@ import (
 // By hand: 50 of 100 against 40 of 100 differ by 0.1, and by √(0.5·0.5/100 + 0.4·0.6/100) = 0.07 as it happens: 1.43 of
 // it, which a normal distribution is below 923 times in 1000.
 func TestAStrokeInGamesIsSetAgainstDrills(t *testing.T) {
+	t.Parallel()
 	even, ok := odds.TransferOf(odds.Done{Made: 50, Missed: 50}, odds.Done{Made: 40, Missed: 60})
 	require.True(t, ok)
 	require.InDelta(t, 0.1, even.Between.Mean, 1e-12)
@@ -33,6 +34,7 @@ func TestAStrokeInGamesIsSetAgainstDrills(t *testing.T) {
 }
 
 func TestHowSureATransferIs(t *testing.T) {
+	t.Parallel()
 	rapid.Check(t, func(t *rapid.T) {
 		done := func(name string) odds.Done {
 			d := odds.Done{

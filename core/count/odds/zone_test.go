@@ -33,6 +33,7 @@ func box(width, height float64) []court.Point {
 }
 
 func TestChancesAsTheReferenceHasThem(t *testing.T) {
+	t.Parallel()
 	for _, c := range reference[struct {
 		Mean  [2]float64
 		Cov   [2][2]float64
@@ -54,6 +55,7 @@ func TestChancesAsTheReferenceHasThem(t *testing.T) {
 
 // A circle about the mean of an equal scatter: the Rayleigh distribution, 1 - exp(-r²/2σ²).
 func TestACircleIsRayleighs(t *testing.T) {
+	t.Parallel()
 	for _, r := range []float64{0.05, 0.5, 1, 3, 12} {
 		s := odds.Scatter{Normal: odds.Normal{SX: 0.8, SY: 0.8}}
 		got := field(t, court.Shape{Radius: r}).Shares(s, court.Point{}).In
@@ -70,6 +72,7 @@ func anyScatter(t *rapid.T) odds.Scatter {
 }
 
 func TestABiggerTargetIsNeverHarder(t *testing.T) {
+	t.Parallel()
 	c, err := sports.Court("tennis")
 	require.NoError(t, err)
 	long.Check(t, func(t *rapid.T) {
@@ -93,6 +96,7 @@ func TestABiggerTargetIsNeverHarder(t *testing.T) {
 }
 
 func TestSharesAreAllThereIs(t *testing.T) {
+	t.Parallel()
 	c, err := sports.Court("tennis")
 	require.NoError(t, err)
 	long.Check(t, func(t *rapid.T) {
@@ -141,6 +145,7 @@ func drive(t testing.TB, level student.Level, aim court.Point) (flight.World, fl
 // within 4–5 ft of it counting: common practice, no source. Coaches say "within" loosely, so both readings
 // are worked out for a club player; docs/figures.md says how they relate.
 func TestTheShortBallMarkForAClubPlayer(t *testing.T) {
+	t.Parallel()
 	c, err := sports.Court("tennis")
 	require.NoError(t, err)
 	mark := court.Point{X: c.Singles/2 - 4.5*units.Foot, Y: c.Length/2 - 6.5*units.Foot}
@@ -188,6 +193,7 @@ func TestTheShortBallMarkForAClubPlayer(t *testing.T) {
 
 // The first-order scatter of a launch agrees with flying every launch of a simulation.
 func TestExpectedScatterAgainstFlownBalls(t *testing.T) {
+	t.Parallel()
 	w, l, s := drive(t, student.Tournament, court.Point{X: 2, Y: 9})
 	c := newCoins(3)
 	level := odds.LaunchScatter(student.Tournament)
@@ -220,6 +226,7 @@ func deviation(list []float64) float64 {
 }
 
 func TestUprightTargetsAreHitByTheLaunch(t *testing.T) {
+	t.Parallel()
 	w, l, _ := drive(t, student.Club, court.Point{X: 0, Y: 9})
 	scatter := odds.LaunchScatter(student.Club)
 	window := func(high float64) float64 {
@@ -243,6 +250,7 @@ func TestUprightTargetsAreHitByTheLaunch(t *testing.T) {
 }
 
 func TestScatterIsLearntFromLandings(t *testing.T) {
+	t.Parallel()
 	prior := odds.Scatter{Normal: odds.Normal{SX: 1.5, SY: 1.5}}
 	c := newCoins(5)
 	var landings []court.Point

@@ -20,6 +20,7 @@ import (
 // Every situation becomes a drill that can be fed, with its replies drawn by their chances, and the same ones each
 // time.
 func TestEverySituationMakesADrill(t *testing.T) {
+	t.Parallel()
 	for _, of := range sports.All() {
 		c := of.Courts[0].Court
 		for _, s := range anticipate.Situations(c.Sport) {
@@ -42,6 +43,7 @@ func TestEverySituationMakesADrill(t *testing.T) {
 
 // What is given up is meant to be too much, and so is no finding.
 func TestWhatIsConcededIsMeant(t *testing.T) {
+	t.Parallel()
 	for _, c := range []struct {
 		name string
 		task int
@@ -55,6 +57,7 @@ func TestWhatIsConcededIsMeant(t *testing.T) {
 
 // A drill is begun on any court by one press, and it can be played.
 func TestADrillIsBegunByAPress(t *testing.T) {
+	t.Parallel()
 	for _, c := range sports.Courts() {
 		y := -0.3 * c.Length
 		d, err := library.Begun(c.ID, court.Point{X: 0.2 * c.Singles, Y: y})

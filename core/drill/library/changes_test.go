@@ -20,6 +20,7 @@ import (
 
 // TestEveryDrillAdaptsToWhoTurnedUp: alone, in twos, threes, fives and eights, on a whole court and on half of one.
 func TestEveryDrillAdaptsToWhoTurnedUp(t *testing.T) {
+	t.Parallel()
 	for _, stored := range library.All() {
 		d := stored.Document
 		for _, people := range []int{1, 2, 3, 5, 8} {
@@ -43,6 +44,7 @@ func TestEveryDrillAdaptsToWhoTurnedUp(t *testing.T) {
 }
 
 func TestVariationsStandReady(t *testing.T) {
+	t.Parallel()
 	for _, stored := range library.All() {
 		d := stored.Document
 		ways := map[drill.Difficulty]bool{}
@@ -60,6 +62,7 @@ func TestVariationsStandReady(t *testing.T) {
 // TestNoChangeInventsABallThatCannotBeFed tries every transformation on every built-in drill: it is either
 // refused with a sentence, or every ball can still be fed.
 func TestNoChangeInventsABallThatCannotBeFed(t *testing.T) {
+	t.Parallel()
 	library := library.All()
 	long.Check(t, func(t *rapid.T) {
 		d := library[rapid.IntRange(0, len(library)-1).Draw(t, "drill")].Document
@@ -96,6 +99,7 @@ func TestNoChangeInventsABallThatCannotBeFed(t *testing.T) {
 
 // TestBothMirrorsAndReverseTwice: on whole drills, too, done twice they are the drill again.
 func TestBothMirrorsAndReverseTwice(t *testing.T) {
+	t.Parallel()
 	for _, stored := range library.All() {
 		for _, change := range []feed.TransformationKind{feed.ToOtherWing, feed.ForLeftHander, feed.Reverse} {
 			step := feed.Transformation{Kind: change}
@@ -110,6 +114,7 @@ func TestBothMirrorsAndReverseTwice(t *testing.T) {
 }
 
 func TestALeftHanderHasTheSameVerdicts(t *testing.T) {
+	t.Parallel()
 	for _, stored := range library.All() {
 		d := stored.Document
 		if d.Pattern.Rally != nil {

@@ -12,6 +12,7 @@ import (
 )
 
 func TestEveryReadyGameMakesSense(t *testing.T) {
+	t.Parallel()
 	bySport, seen := map[court.Sport]int{}, map[string]bool{}
 	for _, stored := range library.Games() {
 		d := stored.Document

@@ -31,6 +31,7 @@ func atGap(d drill.Document, gap float64) drill.Document {
 // R10: at the fastest gap the player is back where the pattern wants them when the next ball is struck, turn after
 // turn. R1: from there on no longer gap makes any ball harder.
 func TestTheFastestGapCanBeKeptUp(t *testing.T) {
+	t.Parallel()
 	kept := 0
 	for _, stored := range library.All() {
 		for _, level := range []student.Level{student.Improver, student.Club, student.Tournament} {
@@ -97,6 +98,7 @@ func TestTheFastestGapCanBeKeptUp(t *testing.T) {
 
 // Who does not have to get back all the way can be fed faster, and runs less.
 func TestHalfTheWayBackIsFaster(t *testing.T) {
+	t.Parallel()
 	d := sample.Drill(t, "Both Verges")
 	run := func(back feed.Back) (gap, metres float64) {
 		d := d.Clone()
@@ -114,6 +116,7 @@ func TestHalfTheWayBackIsFaster(t *testing.T) {
 
 // Every drill of the library is fed no faster than it can be kept up by the level it is written for.
 func TestTheLibraryCanBeKeptUp(t *testing.T) {
+	t.Parallel()
 	for _, stored := range library.All() {
 		d := stored.Document
 		s, err := simulation.Run(t.Context(), d, d.PlayerFor(d.Written(), student.RightHand), coach.Default())
@@ -131,6 +134,7 @@ func TestTheLibraryCanBeKeptUp(t *testing.T) {
 // Cond. Res. 24 (2010) 942): free rallies from side to side and across, by tournament players. A rally of clears is
 // slower and one of drives quicker than a badminton match, which has both.
 func TestRalliesAreAsFastAndAsLongAsInPlay(t *testing.T) {
+	t.Parallel()
 	for _, c := range []struct {
 		on                court.ID
 		behind            float64 // the line
@@ -176,6 +180,7 @@ func TestRalliesAreAsFastAndAsLongAsInPlay(t *testing.T) {
 // as it works hard: tennis players rest 2 to 5 times as long as they play in a match (O'Donoghue and Ingram, J. Sports
 // Sci. 19 (2001) 107, from memory); a basket in a drill is denser, and here no denser than one to one.
 func TestFeedingAndRestAreThoseOfTheTrade(t *testing.T) {
+	t.Parallel()
 	rain := sample.Drill(t, "Shuttle Rain")
 	require.True(t, rain.Pattern.Rate() >= 20 && rain.Pattern.Rate() <= 45, "%g a minute", rain.Pattern.Rate())
 	for _, stored := range library.All() {

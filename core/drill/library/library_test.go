@@ -23,6 +23,7 @@ import (
 )
 
 func TestLibrary(t *testing.T) {
+	t.Parallel()
 	names, ids, bySport := map[string]bool{}, map[string]bool{}, map[court.Sport]bool{}
 	for _, stored := range library.All() {
 		d := stored.Document
@@ -83,6 +84,7 @@ func startOf(t *testing.T, d drill.Document, player int) court.Point {
 // model finds with the profiles as they are, all balls of a drill that is not in it being easy; a ball out of reach is
 // there only where it is meant.
 func TestEveryVerdictOfTheLibrary(t *testing.T) {
+	t.Parallel()
 	const easy, working, stretched = footwork.Easy, footwork.Working, footwork.Stretched
 	want := map[string][]footwork.Verdict{
 		"Coin in the Corner": {
@@ -166,6 +168,7 @@ func TestEveryVerdictOfTheLibrary(t *testing.T) {
 // TestTheLibraryCoversTheTrade names the drill that stands for each fact of the trade that is not a scored game
 // (common practice, no source, all of them), with what makes it that.
 func TestTheLibraryCoversTheTrade(t *testing.T) {
+	t.Parallel()
 	for _, c := range []struct {
 		fact, drill string
 		is          func(drill.Document) bool

@@ -86,6 +86,7 @@ func shows(s game.State, what string) string {
 }
 
 func TestScoreSheets(t *testing.T) {
+	t.Parallel()
 	ready := map[string]game.Rules{}
 	for _, stored := range library.Games() {
 		if _, ok := ready[stored.Document.Name]; !ok {

@@ -14,6 +14,7 @@ import (
 
 // By eye, drill by drill: what they ask of a body. Common practice, no source.
 func TestWhatDrillsAskOfABody(t *testing.T) {
+	t.Parallel()
 	const (
 		serves, back, wide, lunge, full = student.ServesAndOverheads, student.Backhands, student.WideRunning, student.Lunges,
 			student.FullPace
@@ -52,6 +53,7 @@ func TestWhatDrillsAskOfABody(t *testing.T) {
 // Mirrored for the other hand a drill asks the same; on the other wing a forehand drill asks for backhands, and without
 // its balls for nothing.
 func TestWhatIsAskedFollowsTheDrill(t *testing.T) {
+	t.Parallel()
 	for _, s := range library.All() {
 		d := s.Document
 		require.Equal(t, d.Strains(), d.Mirrored().Strains(), d.Name)

@@ -53,6 +53,7 @@ func timed(d drill.Document, share float64) drill.Document {
 // By hand: a club player's ball that is reached 9 times in 10, loosened to 1.4, and in the target 6 times in 10 is made
 // 0.9 × 0.6 × (1 − 0.015 × 1.4²) = 0.524 times. What is shown holds for every ball of the library.
 func TestTheChanceOfABallIsWhatItsPartsSay(t *testing.T) {
+	t.Parallel()
 	require.InDelta(t, 0.524, 0.9*0.6*(1-0.015*1.4*1.4), 5e-4)
 	seen := 0
 	for _, stored := range library.All() {
@@ -83,6 +84,7 @@ func TestTheChanceOfABallIsWhatItsPartsSay(t *testing.T) {
 
 // R2: out of reach is never made, and of the same ball what is hurried is made less often than what is reached at ease.
 func TestOutOfReachIsNeverMade(t *testing.T) {
+	t.Parallel()
 	out, hurried := 0, 0
 	for _, stored := range library.All() {
 		for _, share := range []float64{0.3, 0.5, 0.8, 1.5} {
@@ -120,6 +122,7 @@ func TestOutOfReachIsNeverMade(t *testing.T) {
 
 // R3: a better level never makes fewer of the same drill, whoever plays it and however fast.
 func TestABetterLevelNeverMakesFewer(t *testing.T) {
+	t.Parallel()
 	levels := []student.Level{student.Beginner, student.Improver, student.Club, student.Tournament}
 	for _, stored := range library.All() {
 		for _, share := range []float64{0.6, 1, 1.4} {
@@ -142,6 +145,7 @@ func TestABetterLevelNeverMakesFewer(t *testing.T) {
 
 // R4 and R15: a larger target is never harder, and a less steady feeder never raises the chance of a ball.
 func TestTargetsAndFeeders(t *testing.T) {
+	t.Parallel()
 	for _, stored := range library.All() {
 		d := stored.Document
 		m := d.Main()
@@ -167,6 +171,7 @@ func TestTargetsAndFeeders(t *testing.T) {
 
 // Whatever was counted, the harder ball stays the harder one, and all together come to the rate.
 func TestWhatWasCountedMovesAllBallsTogether(t *testing.T) {
+	t.Parallel()
 	d := sample.Drill(t, "Coin in the Corner")
 	measures, _ := ballsOf(t, d, d.PlayerFor(student.Club, student.RightHand), student.Club, coach.Default())
 	rapid.Check(t, func(t *rapid.T) {
@@ -189,6 +194,7 @@ func TestWhatWasCountedMovesAllBallsTogether(t *testing.T) {
 
 // A slower feed never makes the drill harder: every gap of the library that can be kept up, twice as long.
 func TestMoreTimeIsNeverHarder(t *testing.T) {
+	t.Parallel()
 	for _, stored := range library.All() {
 		d := stored.Document
 		if d.Pattern.Rally != nil || d.Pattern.Ends == feed.ByTheClock || d.Pattern.OneBall() || len(d.Pattern.Repeats) > 0 {

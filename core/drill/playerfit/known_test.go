@@ -19,6 +19,7 @@ import (
 // What a lesson thinks of a player is what the drill page does, for the whole library, both hands and several levels:
 // before anything was counted, and after.
 func TestALessonThinksOfAPlayerAsTheDrillDoes(t *testing.T) {
+	t.Parallel()
 	for _, stored := range library.All() {
 		for _, level := range []student.Level{student.Beginner, student.Club, student.Tournament} {
 			for _, hand := range []student.Hand{student.RightHand, student.LeftHand} {
@@ -41,6 +42,7 @@ func TestALessonThinksOfAPlayerAsTheDrillDoes(t *testing.T) {
 
 // A sequence is made as often as all its balls are; a better player makes more of every measure that has a target.
 func TestWhatIsThoughtOfSequencesAndLevels(t *testing.T) {
+	t.Parallel()
 	d := sample.Drill(t, "Coin in the Corner")
 	target := d.Main().Target
 	d.Measures = []drill.Measure{
@@ -84,6 +86,7 @@ func BenchmarkKnow12x12(b *testing.B) {
 
 // Whoever attacks makes no more of what the level makes than who keeps it neutral, over the whole library.
 func TestAttackingIsNeverSafer(t *testing.T) {
+	t.Parallel()
 	differs := 0
 	for _, stored := range library.All() {
 		d := stored.Document

@@ -16,6 +16,7 @@ import (
 // R7: a volley that is met above the height of the net is never harder from nearer to it, at equal time to spare. How
 // fast the ball comes in is not in what becomes of the reply.
 func TestAVolleyIsNeverHarderFromNearerTheNet(t *testing.T) {
+	t.Parallel()
 	for _, c := range []struct {
 		on     court.ID
 		stroke sports.Stroke

@@ -50,6 +50,7 @@ func playedBy(t testing.TB, d drill.Document, player footwork.Player, evidence p
 }
 
 func TestEveryGoalOfTheLibrarySpeaks(t *testing.T) {
+	t.Parallel()
 	for _, stored := range library.All() {
 		d := stored.Document
 		t.Run(d.Name, func(t *testing.T) {
@@ -83,6 +84,7 @@ func TestEveryGoalOfTheLibrarySpeaks(t *testing.T) {
 }
 
 func TestAFitFollowsTheEvidence(t *testing.T) {
+	t.Parallel()
 	d := sample.Drill(t, "Coin in the Corner")
 	nothing := fitOf(t, d, playerfit.Evidence{Level: student.Club})
 	good := fitOf(t, d, playerfit.Evidence{Level: student.Club, Own: []odds.Practised{{Made: 45, Missed: 5}}})
@@ -122,6 +124,7 @@ func TestAFitFollowsTheEvidence(t *testing.T) {
 }
 
 func TestMetricsCountExpectedMisses(t *testing.T) {
+	t.Parallel()
 	d := sample.Drill(t, "Coin in the Corner")
 	fit := fitOf(t, d, playerfit.Evidence{Level: student.Club, Own: []odds.Practised{{Made: 600, Missed: 400}}})
 	byName := map[string]float64{}
@@ -134,6 +137,7 @@ func TestMetricsCountExpectedMisses(t *testing.T) {
 }
 
 func TestWhatHasNoLandingsSaysSo(t *testing.T) {
+	t.Parallel()
 	require.Contains(t, fitOf(t, sample.Drill(t, "Corner Catch"), playerfit.Evidence{}).Why, "movement is counted")
 	d := sample.Drill(t, "Coin in the Corner")
 	d.Measures[0].Goals[0].Count = 5000
@@ -142,6 +146,7 @@ func TestWhatHasNoLandingsSaysSo(t *testing.T) {
 }
 
 func TestADrillIsFittedToAPlayer(t *testing.T) {
+	t.Parallel()
 	d := sample.Drill(t, "Coin in the Corner")
 	evidence := playerfit.Evidence{Level: student.Club}
 	player := d.PlayerFor(student.Club, student.RightHand)
@@ -193,6 +198,7 @@ func BenchmarkPlayerFit(b *testing.B) {
 }
 
 func TestABareTargetOnEveryCourt(t *testing.T) {
+	t.Parallel()
 	for _, c := range sports.Courts() {
 		t.Run(c.Name, func(t *testing.T) {
 			d, err := library.Bare(c.ID, student.Club, c.Length/12, c.Singles/8, c.Singles/8)

@@ -16,6 +16,7 @@ import (
 )
 
 func TestWhatWasDoneSpeaksForItsLike(t *testing.T) {
+	t.Parallel()
 	now := time.Date(2026, 3, 10, 16, 0, 0, 0, time.UTC)
 	d := library.All()[0]
 	m := d.Document.Measures[0]
@@ -50,6 +51,7 @@ func TestWhatWasDoneSpeaksForItsLike(t *testing.T) {
 }
 
 func TestBallsInOneZoneAreAddedUp(t *testing.T) {
+	t.Parallel()
 	zone := tally.Zoned{Zone: court.Zone{Left: 1, Right: 2, Bottom: 8, Top: 9}, Balls: 3}
 	list := playerfit.Zoned(nil, []tally.Zoned{zone, zone}, court.Point{X: 1, Y: 8})
 	list = playerfit.Zoned(list, []tally.Zoned{zone}, court.Point{X: 2, Y: 8})

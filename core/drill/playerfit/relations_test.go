@@ -68,6 +68,7 @@ func (s somebody) rates(t require.TestingT, level student.Level, share float64, 
 
 // Relations R1, R2, R3, R5, R15 and R16 for anybody: any drill × level × age × hand × backhand × gap.
 func TestRelationsForAnybody(t *testing.T) {
+	t.Parallel()
 	long.Check(t, func(t *rapid.T) {
 		s := anybody(t)
 		d := timed(s.drill, s.share)
@@ -120,6 +121,7 @@ func TestRelationsForAnybody(t *testing.T) {
 
 // R1: from the fastest gap that anybody can keep up on, a longer one never makes a ball harder.
 func TestALongerGapIsNeverHarderForAnybody(t *testing.T) {
+	t.Parallel()
 	seen := 0
 	long.Check(t, func(t *rapid.T) {
 		s := anybody(t)

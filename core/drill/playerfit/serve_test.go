@@ -41,6 +41,7 @@ func rateOf(t *testing.T, d drill.Document, level student.Level) float64 {
 // The five serves: as high as they are met, from where the server stands, into the box across. A tennis serve is met at
 // 1.35 to 1.55 of the body (common practice, no source), a badminton serve below 1.15 m (BWF Laws, Law 9, from memory).
 func TestAServeIsAStrokeOfItsOwn(t *testing.T) {
+	t.Parallel()
 	for _, c := range []struct {
 		on        court.ID
 		from      court.Point
@@ -86,6 +87,7 @@ func TestAServeIsAStrokeOfItsOwn(t *testing.T) {
 
 // A second serve goes in more often than a first one, and from nearer to the net it is no harder.
 func TestASecondServeIsTheSafeOne(t *testing.T) {
+	t.Parallel()
 	for _, level := range []student.Level{student.Improver, student.Club, student.Tournament} {
 		first := rateOf(t, serving(t, "tennis", court.Point{X: 0.6, Y: -11.5}, sports.GamePace), level)
 		second := rateOf(t, serving(t, "tennis", court.Point{X: 0.6, Y: -11.5}, sports.RallyPace), level)
@@ -98,6 +100,7 @@ func TestASecondServeIsTheSafeOne(t *testing.T) {
 
 // The servers of the library stand behind their line.
 func TestTheLibraryServesFromBehindTheLine(t *testing.T) {
+	t.Parallel()
 	served := 0
 	for _, stored := range library.All() {
 		d := stored.Document
@@ -129,6 +132,7 @@ func TestTheLibraryServesFromBehindTheLine(t *testing.T) {
 // First serves in tennis land a little more than every other time and second ones eight to nine times in ten, as
 // coaches of club and tournament players know it (common practice, no source), and as fast as the level strikes.
 func TestServesAreAsGoodAsTheyAre(t *testing.T) {
+	t.Parallel()
 	for _, level := range []student.Level{student.Club, student.Tournament} {
 		d := serving(t, "tennis", court.Point{X: 0.6, Y: -11.5}, sports.GamePace)
 		first, _ := ballsOf(t, d, d.PlayerFor(level, student.RightHand), level, coach.Default())

@@ -32,6 +32,7 @@ func gameAgain(t require.TestingT, r game.Rules, on court.Court) {
 }
 
 func TestReadyGamesAreReadBack(t *testing.T) {
+	t.Parallel()
 	for _, stored := range library.Games() {
 		d := stored.Document
 		gameAgain(t, d.Rules, courtOf(t, d.Court))
@@ -185,6 +186,7 @@ func rulesOn(t *rapid.T, c court.Court) game.Rules {
 }
 
 func TestAnyGameIsReadBack(t *testing.T) {
+	t.Parallel()
 	long.Check(t, func(t *rapid.T) {
 		c := rapid.SampledFrom(sports.Courts()).Draw(t, "court")
 		for range 4 {
@@ -195,6 +197,7 @@ func TestAnyGameIsReadBack(t *testing.T) {
 
 // A game as a coach writes it, by hand.
 func TestAGameAsACoachWritesIt(t *testing.T) {
+	t.Parallel()
 	d := library.Games()[7].Document // soft and sharp, pickleball
 	after, words, err := shorthand.AppliedGame(
 		d,
@@ -235,6 +238,7 @@ func TestAGameAsACoachWritesIt(t *testing.T) {
 
 // The lines that docs/shorthand.md shows are games.
 func TestGamesInTheDocs(t *testing.T) {
+	t.Parallel()
 	docs, err := os.ReadFile("../../../docs/shorthand.md")
 	require.NoError(t, err)
 	_, after, found := strings.Cut(string(docs), "# A game in one line")
@@ -252,6 +256,7 @@ func TestGamesInTheDocs(t *testing.T) {
 
 // What is not understood is told where it stands, and nothing is changed.
 func TestWhatIsNotUnderstoodOfAGameIsSaid(t *testing.T) {
+	t.Parallel()
 	d := library.Games()[1].Document
 	for line, want := range map[string]struct{ word, says string }{
 		"1v1; to eleven":                      {"eleven", "not known here"},

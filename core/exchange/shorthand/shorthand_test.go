@@ -40,6 +40,7 @@ func backAgain(t require.TestingT, p feed.Pattern, on court.Court) {
 }
 
 func TestTheLibraryIsReadBack(t *testing.T) {
+	t.Parallel()
 	for _, stored := range library.All() {
 		backAgain(t, stored.Document.Pattern, courtOf(t, stored.Document.Court))
 	}
@@ -47,6 +48,7 @@ func TestTheLibraryIsReadBack(t *testing.T) {
 
 // Every pattern can be written and is read back the same: a hundred times as many as rapid tries at a time.
 func TestAnyPatternIsReadBack(t *testing.T) {
+	t.Parallel()
 	long.Check(t, func(t *rapid.T) {
 		c := rapid.SampledFrom(sports.Courts()).Draw(t, "court")
 		for range 100 {
@@ -58,6 +60,7 @@ func TestAnyPatternIsReadBack(t *testing.T) {
 // A line as a coach writes it, by hand: three balls to tennis players, deep at 0.8 of the half, 9.51 m from the net, on
 // the side of the stroke at 0.35 of half the width, 1.44 m; short at 0.38, 4.52 m.
 func TestALineAsACoachWritesIt(t *testing.T) {
+	t.Parallel()
 	d := library.All()[0].Document
 	after, words, err := shorthand.Applied(
 		d,
@@ -119,6 +122,7 @@ func toldAt(t *testing.T, line, word string, words []shorthand.Word) {
 
 // What is not understood is told where it stands, and nothing is changed.
 func TestWhatIsNotUnderstoodIsSaid(t *testing.T) {
+	t.Parallel()
 	d := library.All()[0].Document
 	for line, want := range map[string]struct{ word, says string }{
 		"deep FH, shrot FH":                  {"shrot", "not a word of this shorthand"},
@@ -171,6 +175,7 @@ func FuzzRead(f *testing.F) {
 // 23.774 by 8.23 m, so deep is 0.8 x 11.887 m beyond the net and wide 0.8 x 4.115 m to the left of a ball that lands on
 // the right.
 func TestARepliesPlaceInWords(t *testing.T) {
+	t.Parallel()
 	on := courtOf(t, "tennis")
 	p, _, _, err := shorthand.Read("deep FH to=deep-cross-court, deep BH to=short-down-the-line; x2", on)
 	require.NoError(t, err)

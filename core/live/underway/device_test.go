@@ -25,6 +25,7 @@ type scheduled = schedule.ScheduledBlock
 
 // An identifier made of another one is the same as the program's own library makes it.
 func TestNamesAreTheSameEverywhere(t *testing.T) {
+	t.Parallel()
 	rapid.Check(t, func(t *rapid.T) {
 		space, name := rapid.SampledFrom([]uuid.UUID{uuid.NameSpaceDNS, uuid.NameSpaceOID, uuid.MustParse(idOf(1, 2))}).
 			Draw(t, "space"),
@@ -40,6 +41,7 @@ func TestNamesAreTheSameEverywhere(t *testing.T) {
 
 // The same five hundred questions have the same answers, byte for byte, from core in the program and on a device.
 func TestADeviceAnswersLikeTheProgram(t *testing.T) {
+	t.Parallel()
 	node, err := exec.LookPath("node")
 	require.NoError(t, err)
 	folder := t.TempDir()

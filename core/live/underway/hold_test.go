@@ -77,6 +77,7 @@ func calls(t require.TestingT, k underway.Kit, from time.Time) (list []string) {
 // R24: held for 67 s anywhere in any kind of block, once or twice, every call, change and end that was still to come
 // comes exactly 67 s later, none is lost or doubled; on a second device too, which has all of it from the same acts.
 func TestWhatIsHeldComesLater(t *testing.T) {
+	t.Parallel()
 	long.Check(t, func(t *rapid.T) {
 		k := everyKind(t)
 		second := rapid.Float64Range(1, float64(60*k.Document.Minutes-1)).Draw(t, "second")
@@ -120,6 +121,7 @@ func later(list []string, seconds float64) (shifted []string) {
 
 // A lesson that stood for longer than it lasts was forgotten: that is no lateness.
 func TestAForgottenLessonIsNotLate(t *testing.T) {
+	t.Parallel()
 	k := everyKind(t)
 	do(t, &k,
 		underway.Act{ID: idOf(4, 1), At: four, Clock: &underway.ClockChange{Running: true}},

@@ -13,6 +13,7 @@ import (
 
 // What is counted the next morning was played in the lesson: in its third block, which begins twenty minutes into it.
 func TestALessonThatIsCountedLateWasPlayedThen(t *testing.T) {
+	t.Parallel()
 	madrid := time.FixedZone("", 3600)
 	begins := time.Date(2026, 3, 10, 16, 0, 0, 0, madrid)
 	for at, want := range map[time.Duration]time.Time{

@@ -13,6 +13,7 @@ import (
 // In every drill of the library, whoever counted a student last holds that count, for everybody who is on it; a fault
 // that another one notes changes nothing.
 func TestWhoCountedLastHoldsTheCount(t *testing.T) {
+	t.Parallel()
 	for _, stored := range library.All() {
 		t.Run(stored.Document.Name, func(t *testing.T) {
 			k := kitOf(4, stored)

@@ -109,6 +109,7 @@ func drawActs(t *rapid.T, k underway.Kit, device, most int) []underway.Act {
 
 // Whatever is sent twice, and in whatever batches, is done once; and what is packed and unpacked is the same.
 func TestActsAreDoneOnceHoweverTheyAreSent(t *testing.T) {
+	t.Parallel()
 	rapid.Check(t, func(t *rapid.T) {
 		k := drawKit(t)
 		acts := drawActs(t, k, 0, 24)
@@ -130,6 +131,7 @@ func TestActsAreDoneOnceHoweverTheyAreSent(t *testing.T) {
 
 // Counts of two devices come to the same in whatever order they arrive.
 func TestTwoDevicesCountOnOneLesson(t *testing.T) {
+	t.Parallel()
 	rapid.Check(t, func(t *rapid.T) {
 		k := drawKit(t)
 		only := func(acts []underway.Act) []underway.Act {

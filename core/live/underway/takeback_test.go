@@ -13,6 +13,7 @@ import (
 // One device gives the warm-up a minute more and takes it back; meanwhile another one has the drill after it take its
 // balls away. That stays.
 func TestTakingBackLeavesWhatAnotherDeviceDid(t *testing.T) {
+	t.Parallel()
 	k := kitOf(1, library.All()[0])
 	first, third := k.Document.Blocks[0].ID, k.Document.Blocks[2].ID
 	was := k.Document.Blocks[0].Minutes

@@ -110,6 +110,7 @@ func do(t require.TestingT, k *underway.Kit, acts ...underway.Act) underway.Done
 // By hand: begun at four, held at 16:03 for two minutes, one more minute, caught up, on to the next block at 16:11:30,
 // when 9:30 of the first were played.
 func TestALessonByHand(t *testing.T) {
+	t.Parallel()
 	k := kitOf(1, library.All()[0])
 	first, next := k.Document.Blocks[0].ID, k.Document.Blocks[1].ID
 	done := do(t, &k,
@@ -183,6 +184,7 @@ func TestALessonByHand(t *testing.T) {
 // What is left of a block, and what was made, moves the chance to meet a goal in it: later and missed never more
 // likely, made never less.
 func TestTheChanceInTheTimeThatIsLeft(t *testing.T) {
+	t.Parallel()
 	said := 0
 	for _, stored := range library.All() {
 		k := kitOf(2, stored)

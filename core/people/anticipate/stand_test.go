@@ -48,6 +48,7 @@ func every(t *testing.T, check func(t *testing.T, s sports.Situation)) {
 
 // Twelve situations a sport at least, all sound, their chances adding up, their names unlike each other.
 func TestTheTables(t *testing.T) {
+	t.Parallel()
 	for _, of := range sports.All() {
 		sport, c := of.Name, of.Courts[0].Court
 		list := anticipate.Situations(sport)
@@ -75,6 +76,7 @@ func TestTheTables(t *testing.T) {
 // down the line that is met after 1.78 s leaves a club player 1.335 − 0.32 − 0.15 = 0.865 s: 6.6 × 0.865² ÷ 2 = 2.47 m
 // from where the body is when it is met.
 func TestABasePositionByHand(t *testing.T) {
+	t.Parallel()
 	p := asked(called(t, court.Tennis, "tennis-1"), student.Club, student.RightHand).Player
 	require.InDelta(t, 2.47, p.Metres(0.75*1.78-0.32-0.15), 0.01)
 	for sport, only := range map[court.Sport]string{
@@ -112,6 +114,7 @@ func TestABasePositionByHand(t *testing.T) {
 // and forward of the middle, holds more than there, and gives up the cross drop. A prototype of the same question found
 // 0.7 m aside, 1.2 m forward and 0.71 against 0.62, with its own measure of how well a shuttle is met.
 func TestWhereToWaitForADropFromTheForehandCorner(t *testing.T) {
+	t.Parallel()
 	a := answered(t, asked(called(t, court.Badminton, "badminton-1"), student.Club, student.RightHand))
 	middle, likely := a.Stands[0], a.Stands[1]
 	require.Less(t, a.From.X, 0.0, "a right-hander's forehand beyond the net is on the left")
@@ -130,6 +133,7 @@ func TestWhereToWaitForADropFromTheForehandCorner(t *testing.T) {
 // No school holds more than the likely reply, none has a better worst ball than the one that gives nothing away, and
 // what is held is what its parts say.
 func TestTheSchoolsAreWhatTheySay(t *testing.T) {
+	t.Parallel()
 	every(t, func(t *testing.T, s sports.Situation) {
 		a := answered(t, asked(s, student.Club, student.RightHand))
 		require.Len(t, a.Stands, 4)
@@ -165,6 +169,7 @@ func TestTheSchoolsAreWhatTheySay(t *testing.T) {
 
 // Left-handers: everything the other way round (R5).
 func TestALeftHandersCourtIsTheMirroredOne(t *testing.T) {
+	t.Parallel()
 	every(t, func(t *testing.T, s sports.Situation) {
 		right := answered(t, asked(s, student.Club, student.RightHand))
 		left := answered(t, asked(s, student.Club, student.LeftHand))
@@ -179,6 +184,7 @@ func TestALeftHandersCourtIsTheMirroredOne(t *testing.T) {
 // A quicker player holds more from the middle, and so does one whose opponent strikes less hard; a reply that is
 // likelier draws the player to its side.
 func TestWhoIsQuickerHoldsMore(t *testing.T) {
+	t.Parallel()
 	every(t, func(t *testing.T, s sports.Situation) {
 		last := 0.0
 		for _, level := range []student.Level{student.Beginner, student.Improver, student.Club, student.Tournament} {
@@ -200,6 +206,7 @@ func TestWhoIsQuickerHoldsMore(t *testing.T) {
 
 // What cannot be played is said, and the others share its chance.
 func TestWhatCannotBePlayed(t *testing.T) {
+	t.Parallel()
 	s := called(t, court.Badminton, "badminton-6") // late, in the rear corner
 	a := answered(t, asked(s, student.Club, student.RightHand))
 	require.False(t, a.Coming[1].Possible)
@@ -210,6 +217,7 @@ func TestWhatCannotBePlayed(t *testing.T) {
 
 // What is seen sharpens what is thought: twenty balls are what is thought worth.
 func TestWhatWasSeenSharpensTheChances(t *testing.T) {
+	t.Parallel()
 	list := anticipate.Sharpened([]sports.Likely{{Reply: "a", Chance: 0.5}, {Reply: "b", Chance: 0.5}}, []int{20, 0})
 	require.InDelta(t, 0.75, list[0].Chance, 1e-12)
 	require.InDelta(t, 0.25, list[1].Chance, 1e-12)
@@ -217,6 +225,7 @@ func TestWhatWasSeenSharpensTheChances(t *testing.T) {
 }
 
 func TestSituationsThatMakeNoSense(t *testing.T) {
+	t.Parallel()
 	for _, c := range []struct {
 		name    string
 		sport   court.Sport
@@ -266,6 +275,7 @@ func BenchmarkStand(b *testing.B) {
 // What is reached from a place lies around it: a ball that is reached from the middle for sure lies nearer than one
 // that is not, on the mean, and a quicker player reaches more of them.
 func TestWhatIsReachedLiesAround(t *testing.T) {
+	t.Parallel()
 	for _, of := range sports.All() {
 		sport := of.Name
 		s := anticipate.Situations(sport)[0]
@@ -302,6 +312,7 @@ func mean(list []float64) (sum float64) {
 
 // Between walls nobody is told to stand in one.
 func TestNobodyStandsInAWall(t *testing.T) {
+	t.Parallel()
 	for _, of := range sports.All() {
 		c := of.Courts[0].Court
 		if !c.PlaysWalls() {
