@@ -3,7 +3,9 @@
 BIN := bin/hodometer
 LINT := go tool -modfile=tools/go.mod golangci-lint
 CORE := $(shell find core cmd/courtside -name '*.go' -not -name '*_test.go') go.mod
-PAGES := $(shell find ui/src ui/public ui/index.html ui/vite.config.ts ui/notices.ts ui/core.ts -type f)
+PAGES := $(shell find ui/src ui/public ui/index.html ui/vite.config.ts ui/notices.ts -type f)
+# How well what devices load is compressed: the highest level takes half a minute for core.
+LEVEL := $(if $(filter demo dev check,$(MAKECMDGOALS)),5,11)
 
 .PHONY: demo test test-long test-fresh check check-go check-lint check-page check-units check-format bench dev hooks generate format build fuzz screenshots
 
@@ -11,6 +13,7 @@ demo: build
 	$(BIN) demo $(ARGS)
 
 build: ui/dist/index.html
+	npx tsx ui/pack.ts $(LEVEL)
 	go build -trimpath -ldflags='-s -w -X main.build=$(shell git rev-parse --short=12 HEAD 2>/dev/null)' -o $(BIN) ./cmd/hodometer
 
 node_modules/.installed: package.json package-lock.json
@@ -22,10 +25,11 @@ ui/src/device/core.wasm: $(CORE)
 	GOOS=js GOARCH=wasm go build -trimpath -ldflags='-s -w' -o $@ ./cmd/courtside
 	cp "$$(go env GOROOT)/lib/wasm/wasm_exec.js" ui/src/device/wasm_exec.js
 	chmod u+w ui/src/device/wasm_exec.js
-	node -e "const z = require('node:zlib'), fs = require('node:fs'); fs.writeFileSync('$@.br', z.brotliCompressSync(fs.readFileSync('$@')))"
 
 ui/dist/index.html: node_modules/.installed ui/src/device/core.wasm $(PAGES)
 	npm run --silent build
+	rm -f ui/dist/.level
+	npx tsx ui/pack.ts $(LEVEL)
 	touch ui/dist/.gitkeep $@
 
 # Every test: Go, Svelte units, types and generated files, end to end in headless Chromium.

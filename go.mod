@@ -7,6 +7,7 @@ ignore ./node_modules
 require (
 	codeberg.org/go-pdf/fpdf v0.12.0
 	github.com/alexedwards/scs/v2 v2.9.0
+	github.com/andybalholm/brotli v1.3.0
 	github.com/arran4/golang-ical v0.3.4
 	github.com/gofrs/flock v0.13.0
 	github.com/google/uuid v1.6.0

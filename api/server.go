@@ -2,6 +2,10 @@
 package api
 
 import (
+	"bytes"
+
+	"github.com/andybalholm/brotli"
+
 	"context"
 	_ "embed" // the OpenAPI document
 	"io/fs"
@@ -172,8 +176,8 @@ func headers(next echo.HandlerFunc) echo.HandlerFunc {
 	}
 }
 
-// pages serves the built interface. Files with a hash in their name may be kept for good. Where a file is there
-// compressed with Brotli too (RFC 7932), that is sent to browsers that read it.
+// pages serves the built interface. Files with a hash in their name may be kept for good. What is there compressed with
+// Brotli (RFC 7932) is sent so to browsers that read it, and unpacked for all others.
 func pages(files fs.FS) echo.HandlerFunc {
 	served := http.FileServerFS(files)
 	return func(c *echo.Context) error {
@@ -187,11 +191,13 @@ func pages(files fs.FS) echo.HandlerFunc {
 		}
 		h.Set("Cache-Control", cache)
 		h.Add("Vary", "Accept-Encoding")
-		if request.Accepts(c.Request().Header, "br") {
-			if packed, err := fs.ReadFile(files, strings.TrimPrefix(path, "/")+".br"); err == nil {
+		if packed, err := fs.ReadFile(files, strings.TrimPrefix(path, "/")+".br"); err == nil {
+			kind := mime.TypeByExtension(filepath.Ext(path))
+			if request.Accepts(c.Request().Header, "br") {
 				h.Set("Content-Encoding", "br")
-				return c.Blob(http.StatusOK, mime.TypeByExtension(filepath.Ext(path)), packed)
+				return c.Blob(http.StatusOK, kind, packed)
 			}
+			return c.Stream(http.StatusOK, kind, brotli.NewReader(bytes.NewReader(packed)))
 		}
 		served.ServeHTTP(c.Response(), c.Request())
 		return nil

@@ -49,9 +49,9 @@ func newPageTurned(orientation string, size Size, title, day string) *page {
 	pdf.SetLang("en")
 	pdf.SetMargins(p.margin, p.margin, p.margin)
 	pdf.SetAutoPageBreak(true, p.margin)
-	pdf.AddUTF8FontFromBytes(sans, "", picture.Regular)
-	pdf.AddUTF8FontFromBytes(sans, "B", picture.SemiBold)
-	pdf.AddUTF8FontFromBytes(metricBox, "", picture.Condensed)
+	pdf.AddUTF8FontFromBytes(sans, "", picture.Regular())
+	pdf.AddUTF8FontFromBytes(sans, "B", picture.SemiBold())
+	pdf.AddUTF8FontFromBytes(metricBox, "", picture.Condensed())
 	pdf.SetTextColor(0, 0, 0)
 	return p
 }

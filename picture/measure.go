@@ -16,7 +16,7 @@ type measure struct{}
 // faces are the fonts at a size at which they are measured well, each once.
 var faces = sync.OnceValue(func() map[Face]font.Face {
 	opened := map[Face]font.Face{}
-	for face, file := range map[Face][]byte{Plain: Regular, Bold: SemiBold, Narrow: Condensed} {
+	for face, file := range map[Face][]byte{Plain: Regular(), Bold: SemiBold(), Narrow: Condensed()} {
 		opened[face] = faceOf(file, measured)
 	}
 	return opened

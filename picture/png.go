@@ -126,7 +126,8 @@ func (p *pngPen) Polygon(corners []Point, s Stroke, f Fill) {
 
 // Write writes words.
 func (p *pngPen) Write(at Point, w Words) {
-	face := faceOf(map[Face][]byte{Plain: Regular, Bold: SemiBold, Narrow: Condensed}[w.Face], w.Points*millimetre*p.scale)
+	file := map[Face]func() []byte{Plain: Regular, Bold: SemiBold, Narrow: Condensed}[w.Face]()
+	face := faceOf(file, w.Points*millimetre*p.scale)
 	drawer := font.Drawer{
 		Dst: p.picture, Src: image.Black, Face: face,
 		Dot: fixed.Point26_6{X: fixed.Int26_6(at.X * p.scale * 64), Y: fixed.Int26_6(at.Y * p.scale * 64)},

@@ -14,7 +14,7 @@ const unknown = '?'
 // glyphs are the fonts that are shipped, opened once.
 var glyphs = sync.OnceValue(func() []*sfnt.Font {
 	var fonts []*sfnt.Font
-	for _, file := range [][]byte{Regular, SemiBold, Condensed} {
+	for _, file := range [][]byte{Regular(), SemiBold(), Condensed()} {
 		// The fonts are embedded; a test prints with each of them.
 		if font, err := sfnt.Parse(file); err == nil {
 			fonts = append(fonts, font)

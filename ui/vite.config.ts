@@ -2,7 +2,6 @@ import { svelte } from '@sveltejs/vite-plugin-svelte'
 import tailwindcss from '@tailwindcss/vite'
 import { VitePWA } from 'vite-plugin-pwa'
 import { defineConfig } from 'vitest/config'
-import { packedCore } from './core.ts'
 import { notices } from './notices.ts'
 
 const api = process.env.HODOMETER_API ?? 'http://127.0.0.1:7420'
@@ -52,7 +51,7 @@ const offline = VitePWA({
 
 export default defineConfig({
   root: import.meta.dirname,
-  plugins: [tailwindcss(), svelte({ configFile: '../svelte.config.js' }), notices(), packedCore(), offline],
+  plugins: [tailwindcss(), svelte({ configFile: '../svelte.config.js' }), notices(), offline],
   cacheDir: '../node_modules/.vite',
   build: {
     outDir: 'dist',
