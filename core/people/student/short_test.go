@@ -1,6 +1,7 @@
 package student_test
 
 import (
+	"reflect"
 	"slices"
 	"testing"
 
@@ -53,6 +54,45 @@ func TestEverySportHasLevelsThatItsProfilesMayHave(t *testing.T) {
 			level, _ := each.(student.Level)
 			p := student.Profile{Name: "Ada", Sport: sport, Level: level}
 			require.Equal(t, slices.Contains(student.LevelsFor(sport), level), p.Check() == nil, "%s in %s", level, sport)
+		}
+	}
+}
+
+// A device has of a student only what it needs: a field that is new is private until it is named.
+func TestADeviceHasOnlyWhatItNeeds(t *testing.T) {
+	var all student.Profile
+	fill(reflect.ValueOf(&all).Elem())
+	all.Sore[0].Rests = []student.Strain{student.Jumps}
+	there, known := reflect.ValueOf(all.OnCourt()), []string{}
+	for i := range there.NumField() {
+		if !there.Field(i).IsZero() {
+			known = append(known, there.Type().Field(i).Name)
+		}
+	}
+	want := []string{"Name", "Age", "Hand", "Backhand", "Sport", "Level", "Sore", "Limit", "Watch", "Timed"}
+	require.Equal(t, want, known)
+	require.Equal(t, student.Other, all.OnCourt().Sore[0].Part, "not where it hurts")
+	require.Empty(t, all.OnCourt().Sore[0].Words, "and not why")
+}
+
+// fill puts something into every field.
+func fill(v reflect.Value) {
+	switch v.Kind() {
+	case reflect.String:
+		v.SetString("knee")
+	case reflect.Int:
+		v.SetInt(1)
+	case reflect.Float64:
+		v.SetFloat(1)
+	case reflect.Pointer:
+		v.Set(reflect.New(v.Type().Elem()))
+		fill(v.Elem())
+	case reflect.Slice:
+		v.Set(reflect.MakeSlice(v.Type(), 1, 1))
+		fill(v.Index(0))
+	case reflect.Struct:
+		for i := range v.NumField() {
+			fill(v.Field(i))
 		}
 	}
 }

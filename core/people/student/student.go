@@ -107,16 +107,17 @@ const longestFault = 60 // characters, so that it can be read on court
 // Watching is what to watch, in one line.
 func (p Profile) Watching() string { return strings.Join(p.Watch, "; ") }
 
-// OnCourt is a profile without what a device does not need to run a lesson: notes, what hurts, what somebody works
-// towards, a birthday. What they are spared stays, without where or why.
+// OnCourt is of a profile what a device needs to run a lesson, field by field: whatever is not named here is private.
+// What somebody is spared is in it, without where or why.
 func (p Profile) OnCourt() Profile {
-	if rests := p.Rests(); len(rests) > 0 {
-		p.Sore = []Sore{{Part: Other, Rests: rests}}
-	} else {
-		p.Sore = nil
+	there := Profile{
+		Name: p.Name, Age: p.Age, Hand: p.Hand, Backhand: p.Backhand, Sport: p.Sport, Level: p.Level,
+		Limit: p.Limit, Watch: p.Watch, Timed: p.Timed,
 	}
-	p.Note, p.Hurts, p.Objective, p.Born = "", "", "", ""
-	return p
+	if rests := p.Rests(); len(rests) > 0 {
+		there.Sore = []Sore{{Part: Other, Rests: rests}}
+	}
+	return there
 }
 
 // Check says what is wrong with a profile beyond its shape.
