@@ -114,10 +114,9 @@ func New(o Options) (door.Doors, error) {
 	e := echo.New()
 	e.Logger = o.Log
 	e.HTTPErrorHandler = request.AnswerProblems(o.Log)
-	// What is read comes compressed already, and so does core; see memory and pages.
+	// What is read comes compressed already; see memory and pages.
 	packed := middleware.GzipWithConfig(middleware.GzipConfig{Skipper: func(c *echo.Context) bool {
-		path := c.Request().URL.Path
-		return c.Request().Method == http.MethodGet && (strings.HasPrefix(path, "/api/") || strings.HasSuffix(path, ".wasm"))
+		return c.Request().Method == http.MethodGet || c.Request().Method == http.MethodHead
 	}})
 	e.Use(middleware.Recover(), headers, packed)
 	e.Use(request.LimitBodies(table)...)

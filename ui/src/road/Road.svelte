@@ -1,6 +1,8 @@
 <script lang="ts">
   import type { Finding, Plan } from '../lib/api/client'
   import { actOf, dropAt, type RoadAct } from './keys'
+  import RoadPluses, { plusSize } from './RoadPluses.svelte'
+  import RoadSigns, { signSize } from './RoadSigns.svelte'
 
   interface Props {
     plan: Plan
@@ -28,8 +30,6 @@
   }
   /** Pixels a pointer moves before a block is dragged and not just chosen. */
   const slack = 6
-  const signSize = 24
-  const plusSize = 24
 
   let svg = $state<SVGSVGElement>()
   let width = $state(800)
@@ -47,39 +47,6 @@
     return letters < 3 ? '' : title.length <= letters ? title : `${title.slice(0, letters - 1)}…`
   }
 
-  /** The signs with their places: those of a block stand above it, the others at the beginning of the road. */
-  const told = $derived(plan.findings.filter((finding) => !finding.hushed))
-  const signs = $derived.by(() => {
-    return told.map((finding, i) => {
-      const stretch = plan.blocks.find((s) => s.block === finding.block)
-      const stands = (other: Finding) => plan.blocks.find((s) => s.block === other.block) === stretch
-      const n = told.slice(0, i).filter(stands).length
-      // Side by side as far as the block is wide, then one above the other.
-      const columns = Math.max(
-        1,
-        Math.floor(x(stretch ? stretch.end - stretch.start : total) / (signSize + 2)),
-      )
-      const high = (stretch ? top(stretch.effort) : signSize) - Math.floor(n / columns) * (signSize + 2)
-      const from = x(stretch?.start ?? 0) + 1 + (n % columns) * (signSize + 2)
-      return { finding, x: Math.min(from, width - signSize), y: Math.max(0, high - signSize - 2) }
-    })
-  })
-  /** Between two blocks, and at both ends, something can be put in; they keep a finger's width apart. */
-  const pluses = $derived.by(() => {
-    const list: { at: number; x: number; label: string }[] = []
-    for (let i = 0; i <= plan.blocks.length; i++) {
-      const [before, after] = [plan.blocks[i - 1], plan.blocks[i]]
-      const wanted = Math.min(Math.max(x(after?.start ?? plan.planned), plusSize / 2), width - plusSize / 2)
-      const label = !before
-        ? 'Add at the beginning'
-        : after
-          ? `Add between ${before.title} and ${after.title}`
-          : 'Add at the end'
-      list.push({ at: i, x: Math.max(wanted, (list.at(-1)?.x ?? -plusSize) + plusSize), label })
-    }
-    return list
-  })
-  const marks = { problem: '✕', warning: '!', note: 'i' }
   const dropped = $derived(drag?.whole ? dropAt(drag.second, plan.blocks, drag.block) : -1)
   /** Where the dragged block would begin. */
   const dropLine = $derived.by(() => {
@@ -230,54 +197,8 @@
   {#if drag?.whole}
     <path d="M{dropLine} {foot + 2}V4m-6 0h12" class="dropLine" />
   {/if}
-  {#if onsign}
-    {#each signs as sign, i (i)}
-      <g
-        role="button"
-        tabindex="0"
-        class="sign {sign.finding.severity}"
-        aria-label="{sign.finding.severity}: {sign.finding.reason}"
-        onclick={() => onsign(sign.finding)}
-        onkeydown={(event) => {
-          if (event.key !== 'Enter' && event.key !== ' ') return
-          event.preventDefault()
-          onsign(sign.finding)
-        }}
-      >
-        <title>{sign.finding.reason}</title>
-        <rect
-          x={sign.x + 1}
-          y={sign.y + 1}
-          width={signSize - 2}
-          height={signSize - 2}
-          rx={sign.finding.severity === 'warning' ? signSize / 2 : sign.finding.severity === 'note' ? 6 : 0}
-        />
-        <text x={sign.x + signSize / 2} y={sign.y + signSize * 0.71} text-anchor="middle"
-          >{marks[sign.finding.severity]}</text
-        >
-      </g>
-    {/each}
-  {/if}
-  {#if onadd}
-    {#each pluses as plus (plus.at)}
-      <g
-        role="button"
-        tabindex="0"
-        class="plus"
-        aria-label={plus.label}
-        onclick={() => onadd(plus.at)}
-        onkeydown={(event) => {
-          if (event.key !== 'Enter' && event.key !== ' ') return
-          event.preventDefault()
-          onadd(plus.at)
-        }}
-      >
-        <title>{plus.label}</title>
-        <circle cx={plus.x} cy={height - plusSize / 2} r={plusSize / 2 - 1} />
-        <path d="M{plus.x - 5} {height - plusSize / 2}h10m-5 -5v10" />
-      </g>
-    {/each}
-  {/if}
+  {#if onsign}<RoadSigns {plan} {width} {total} {x} {top} {onsign} />{/if}
+  {#if onadd}<RoadPluses {plan} {width} {height} {x} {onadd} />{/if}
   {#if plan.booked < total}
     <line x1={x(plan.booked)} x2={x(plan.booked)} y1="0" y2={foot} class="booked" />
   {/if}
@@ -288,23 +209,6 @@
 </svg>
 
 <style>
-  .plus {
-    cursor: pointer;
-  }
-  .plus circle {
-    fill: var(--color-base-200);
-    stroke: var(--color-base-content);
-  }
-  .plus path {
-    stroke: var(--color-base-content);
-    stroke-width: 2;
-  }
-  .plus:is(:hover, :focus-visible) circle {
-    fill: var(--color-primary);
-  }
-  .plus:is(:hover, :focus-visible) path {
-    stroke: var(--color-primary-content);
-  }
   .road {
     width: 100%;
     display: block;
@@ -379,28 +283,6 @@
     fill: none;
     stroke: var(--color-primary);
     stroke-width: 3;
-  }
-  .sign {
-    cursor: pointer;
-    font-size: 15px;
-    font-weight: 700;
-  }
-  .sign rect {
-    fill: var(--color-base-100);
-    stroke: currentColor;
-    stroke-width: 2;
-  }
-  .sign text {
-    fill: currentColor;
-  }
-  .problem {
-    color: var(--color-error);
-  }
-  .warning {
-    color: var(--color-warning);
-  }
-  .note {
-    color: var(--color-info);
   }
   .booked {
     stroke: var(--color-error);
