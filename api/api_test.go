@@ -12,7 +12,6 @@ import (
 	"strings"
 	"sync"
 	"testing"
-	"testing/fstest"
 	"time"
 
 	"github.com/google/uuid"
@@ -80,7 +79,7 @@ func openClub(t testing.TB, path string) *club {
 		Store: s,
 		Now:   func() time.Time { return c.now },
 		Log:   slog.New(slog.NewTextHandler(&c.log, nil)),
-		Pages: fstest.MapFS{"index.html": {Data: []byte("<title>Hodometer</title>")}},
+		Pages: pagesOf(t),
 		Keeper: &keeping.Keeper{
 			Data:  path,
 			Daily: true,
