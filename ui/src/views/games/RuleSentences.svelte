@@ -4,12 +4,13 @@
   import Count from './Count.svelte'
   import Counted from './Counted.svelte'
   import type { Desk } from './desk.svelte'
+  import EndSentence from './EndSentence.svelte'
   import Phrase from './Phrase.svelte'
   import Pick from './Pick.svelte'
   import Restrictions from './Restrictions.svelte'
   import Tick from './Tick.svelte'
   import { courtsQuery } from '../../lib/page/data'
-  import { among, changes, feeds, restarts, scores, sidesOrNone, turnings } from './choices'
+  import { changes, feeds, restarts, scores, sidesOrNone, turnings } from './choices'
 
   /** The rules of a game as sentences with choices in them. */
   interface Props {
@@ -22,7 +23,6 @@
   const on = (side: 'near' | 'far') => rules.spots.filter((spot) => spot.side === side).length
   const error = (path: string) => desk.errors[`rules.${path}`] ?? ''
   const feed = (change: Partial<GameRules['feed']>) => desk.change((r) => Object.assign(r.feed, change))
-  const end = (change: Partial<GameRules['end']>) => desk.change((r) => Object.assign(r.end, change))
   const some = (n: number) => n || undefined
   const unit = $derived(rules.mini ? 'little matches' : 'rallies')
   const feeder = $derived(feeds.find((each) => each.value === (rules.feed.kind ?? ''))?.does ?? 'serves')
@@ -282,67 +282,7 @@
     {rules.rotation.every ? 'rounds' : 'rallies'} do not count.
   </p>
   {@render wrong('rotation.every')}
-  <p>
-    {#if rules.score}
-      To <Count
-        label="Points of a player"
-        value={rules.end.near ?? 0}
-        disabled={fixed}
-        onchange={(n) => end({ near: some(n), far: some(n) })}
-      /> points of one player (0: none)
-    {:else}
-      The near side needs <Count
-        label="Points of the near side"
-        value={rules.end.near ?? 0}
-        disabled={fixed}
-        onchange={(n) => end({ near: some(n), ...(n !== rules.end.far ? { winBy: undefined } : {}) })}
-      />, the far side <Count
-        label="Points of the far side"
-        value={rules.end.far ?? 0}
-        disabled={fixed}
-        onchange={(n) => end({ far: some(n), ...(n !== rules.end.near ? { winBy: undefined } : {}) })}
-      /> points (0: none){#if rules.end.near && rules.end.near === rules.end.far},
-        <Pick
-          label="Ahead"
-          value={String(rules.end.winBy ?? 1)}
-          options={[
-            { value: '1', label: 'one ahead' },
-            { value: '2', label: 'two ahead' },
-          ]}
-          disabled={fixed}
-          onchange={(by) =>
-            end({ winBy: by === '2' ? 2 : undefined, cap: by === '2' ? rules.end.cap : undefined })}
-        />{#if rules.end.winBy === 2}, at <Count
-            label="At so many points one ahead is enough"
-            value={rules.end.cap ?? 0}
-            max={120}
-            disabled={fixed}
-            onchange={(n) => end({ cap: some(n) })}
-          /> one is enough (0: never){/if}{/if}{/if}. It is over after <Count
-      label="Over after so many rallies"
-      value={rules.end.rallies ?? 0}
-      max={200}
-      disabled={fixed}
-      onchange={(n) => end({ rallies: some(n) })}
-    />
-    {unit}{#if rules.rotation.every}, <Count
-        label="Over after so many rounds"
-        value={rules.end.rounds ?? 0}
-        max={24}
-        disabled={fixed}
-        onchange={(n) => end({ rounds: some(n) })}
-      /> rounds{/if} or
-    <Count
-      label="Over after so many minutes"
-      value={rules.end.minutes ?? 0}
-      max={90}
-      disabled={fixed}
-      onchange={(n) => end({ minutes: some(n) })}
-    /> minutes (0: not so).
-  </p>
-  {#each among(desk.errors, 'rules.end') as message (message)}<p class="text-error text-sm" role="alert">
-      {message}
-    </p>{/each}
+  <EndSentence {desk} />
 </div>
 
 <style>

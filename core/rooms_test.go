@@ -34,3 +34,19 @@ func exists(path string) bool {
 	_, err := os.Stat(path)
 	return err == nil
 }
+
+// TestFilesAreShort fails where a file of core is longer than can be read at one go.
+func TestFilesAreShort(t *testing.T) {
+	const longest = 350 // lines
+	files := 0
+	require.NoError(t, filepath.WalkDir(".", func(path string, entry os.DirEntry, err error) error {
+		if err != nil || entry.IsDir() || filepath.Ext(path) != ".go" {
+			return err
+		}
+		files++
+		text, err := os.ReadFile(path) //nolint:gosec // a file of this project
+		require.LessOrEqual(t, strings.Count(string(text), "\n"), longest, path)
+		return err
+	}))
+	require.Greater(t, files, 200)
+}
