@@ -2,6 +2,7 @@
   import type { Snippet } from 'svelte'
   import type { Point, Regions, Report } from '../lib/api/client'
   import CriterionMark from './CriterionMark.svelte'
+  import FeedLines from './FeedLines.svelte'
   import Panels from './Panels.svelte'
   import RegionLines from './RegionLines.svelte'
   import SpotSign from './SpotSign.svelte'
@@ -78,12 +79,6 @@
   })
   /** Pixels within which a line or another mark draws a place to itself. */
   const snapping = 7
-  const patterns = ['', '6 4', '2 4', '10 3 2 3']
-  const dashes = (i: number) =>
-    (patterns[i % patterns.length] ?? '')
-      .split(' ')
-      .map((n) => Number(n) * px || '')
-      .join(' ')
   const at = (handle: string, place: Point) => (dragged?.handle === handle ? dragged.to : place)
   const feeder = $derived(report.spots.find((spot) => spot.kind === 'feeder')?.handle ?? '')
 
@@ -98,7 +93,6 @@
     dragged = { handle, to: place }
   }
 
-  /** Where signs can be moved, pressing one of them does not point at the court. */
   /** The place under a pixel of the screen; undefined beside the court. */
   export function placeUnder(clientX: number, clientY: number): Point | undefined {
     const box = svg?.getBoundingClientRect()
@@ -107,6 +101,7 @@
     return placeAt(frame, box, clientX, clientY)
   }
 
+  /** Where signs can be moved, pressing one of them does not point at the court. */
   function point(event: MouseEvent) {
     if (onmove && (event.target as Element).closest('.spot')) return
     if (svg) onpoint?.(placeAt(frame, svg.getBoundingClientRect(), event.clientX, event.clientY))
@@ -218,29 +213,7 @@
   {/each}
 
   {@render under?.(frame, px)}
-  {#each report.feeds as feed, i (i)}
-    {@const from = pt(at(feeder, feed.from))}
-    {@const landing = at(`pattern.tasks.${feed.number - 1}.landing`, feed.landing)}
-    {@const to = pt(landing)}
-    {#if feed.area}
-      <rect
-        {...drawnBox(frame, landing, feed.area.wide, feed.area.deep)}
-        class="feed"
-        fill="none"
-        stroke-width={1.25 * px}
-        stroke-dasharray={dashes(i)}
-      />
-    {/if}
-    <line
-      x1={from.x}
-      y1={from.y}
-      x2={to.x}
-      y2={to.y}
-      class="feed"
-      stroke-width={1.75 * px}
-      stroke-dasharray={dashes(i)}
-    />
-  {/each}
+  <FeedLines feeds={report.feeds} {feeder} {at} {frame} {px} />
 
   <!-- The guides are always there, since coming and going would cost frames of a drag. -->
   {#if onmove}
@@ -325,9 +298,6 @@
   .guide {
     stroke: var(--tag);
     stroke-dasharray: 0.1 0.15;
-  }
-  .feed {
-    stroke: var(--feed);
   }
   .reach {
     fill: transparent;

@@ -13,6 +13,7 @@ import {
 } from '../../../lib/api/client'
 import type { Snapped } from '../../../court/view'
 import { Asking } from '../../../lib/page/asking.svelte'
+import { idle } from '../../../lib/page/idle'
 import { notices } from '../../../lib/parts/notice.svelte'
 import { mostTasks, moveTasks } from '../measures/measures'
 import type { Draft } from '../../../lib/drafts/draft.svelte'
@@ -24,13 +25,6 @@ type Level = NonNullable<DrillDocument['level']>
 
 /** Milliseconds between two answers while a place is being dragged; the drawing itself does not wait. */
 const dragPause = 300
-
-/** Between two frames, so that asking costs none of them; not every browser tells when that is. */
-const idle = () =>
-  new Promise<void>((resolve) => {
-    if ('requestIdleCallback' in globalThis) requestIdleCallback(() => resolve(), { timeout: dragPause })
-    else setTimeout(resolve)
-  })
 
 /** Bench has a drill worked out whenever it changes. */
 export class Bench {
@@ -201,9 +195,9 @@ export class Bench {
     this.asking.newest(async () => {
       if (!this.#held) return
       const body = { document: this.#held, hand: this.hand, move: { handle, to: place.to } }
-      await idle()
+      await idle(dragPause)
       const moved = await answer(api.POST('/api/drills/moved', { body }))
-      await idle()
+      await idle(dragPause)
       this.moved = moved
       await new Promise((resolve) => setTimeout(resolve, dragPause))
     })
