@@ -17,7 +17,9 @@ import (
 )
 
 // held are the documents that are looked at.
-var held = []string{"docs/changing.md", "docs/where.md", "docs/house.md", "docs/glossary.md", "CONTRIBUTING.md", "README.md"}
+var held = []string{
+	"docs/changing.md", "docs/where.md", "docs/house.md", "docs/glossary.md", "CONTRIBUTING.md", "README.md",
+}
 
 // source is all that the documents can name.
 type source struct {

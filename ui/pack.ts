@@ -16,7 +16,7 @@ const cache = join(import.meta.dirname, '../node_modules/.cache/pack')
 const levelFile = join(dist, '.level')
 const least = 2048 // bytes: smaller files are left alone
 /** What the program itself reads, or browsers ask for by name before anything else. */
-const plain = new Set(['index.html'])
+const plain = new Set(['index.html', 'third-party.txt'])
 
 /** packed is some bytes compressed at a level; of the same bytes it is remembered. */
 function packed(bytes: Buffer): Buffer {
