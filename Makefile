@@ -5,7 +5,7 @@ LINT := go tool -modfile=tools/go.mod golangci-lint
 CORE := $(shell find core cmd/courtside -name '*.go' -not -name '*_test.go') go.mod
 PAGES := $(shell find ui/src ui/public ui/index.html ui/vite.config.ts ui/notices.ts -type f)
 # How well what devices load is compressed: the highest level takes half a minute for core.
-LEVEL := $(if $(filter demo dev check,$(MAKECMDGOALS)),5,11)
+LEVEL := $(if $(filter demo,$(MAKECMDGOALS)),5,11)
 
 .PHONY: demo test test-long test-fresh check check-go check-lint check-page check-units check-format bench dev hooks generate format build fuzz screenshots
 
@@ -29,7 +29,6 @@ ui/src/device/core.wasm: $(CORE)
 ui/dist/index.html: node_modules/.installed ui/src/device/core.wasm $(PAGES)
 	npm run --silent build
 	rm -f ui/dist/.level
-	npx tsx ui/pack.ts $(LEVEL)
 	touch ui/dist/.gitkeep $@
 
 # Every test: Go, Svelte units, types and generated files, end to end in headless Chromium.

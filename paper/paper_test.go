@@ -106,7 +106,7 @@ func TestEveryPlaneIsPrinted(t *testing.T) {
 					c.Sheet.Sections[i].Lines[k].Text += text
 				}
 			}
-			c.Drills[0].Name, c.Drills[0].Report.Measures[0].Aim = text, text
+			c.Drills[0].Name, c.Drills[0].Report.Measures[0].Where = text, text
 			require.True(t, strings.HasPrefix(written(t, c, size), "%PDF-"), "%q", text)
 		}
 	}

@@ -123,7 +123,7 @@ func usualSpot(c court.Court, side Side, n int) court.Point {
 	if n >= 2 {
 		along = c.AtDepth(0.45) // the others are nearer to the net
 	}
-	if c.Above > 0 {
+	if c.AtTable() {
 		along = -c.Length/2 - 0.6 // behind the table
 	}
 	if side == Far {

@@ -48,7 +48,7 @@ func Bare(on court.ID, level student.Level, inBack, inSide, radius float64) (dri
 			-2.5,
 		), feed.Falling, sports.Gentle
 	}
-	if c.Above > 0 {
+	if c.AtTable() {
 		start = court.At(0, -c.Length/2-0.5) // behind the table
 	}
 	if !sports.Of(c.Sport).Bounces() {

@@ -98,7 +98,7 @@ func facing(on court.ID, each int, share float64) []game.Spot {
 	for _, side := range []game.Side{game.Near, game.Far} {
 		for i := range each {
 			at := court.Point{X: across(i), Y: c.AtDepth(share)}
-			if c.Above > 0 {
+			if c.AtTable() {
 				at.Y = -c.Length/2 - 0.6 // behind the table
 			}
 			if side == game.Far {

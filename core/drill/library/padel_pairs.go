@@ -57,7 +57,8 @@ func twoAtTheNet() drill.Document {
 	d.Places = append(
 		[]drill.Place{d.Places[0], at(drill.Start, off(court.NearBaseline, 6.6, court.In, -2))},
 		d.Places[1:]...)
-	middle := court.Target{Kind: court.BoxTarget, Mark: ptr(off(court.FarBaseline, 3, court.In, 0)), Width: 4, Depth: 5}
+	between := off(court.FarBaseline, 3, court.In, 0)
+	middle := court.Target{Kind: court.BoxTarget, Mark: &between, Width: 4, Depth: 5}
 	d.Measures = numbered(
 		drill.Measure{
 			Name:   "right",
@@ -77,6 +78,3 @@ func twoAtTheNet() drill.Document {
 	d.Cues, d.Cautions = []string{"Same line, same distance", "Call early: mine, or yours"}, []string{looseBalls, eyes}
 	return d
 }
-
-// ptr is a mark to be pointed at.
-func ptr(m court.Mark) *court.Mark { return &m }

@@ -3,6 +3,7 @@ package roster
 import (
 	"fmt"
 	"regexp"
+	"slices"
 	"strconv"
 	"strings"
 
@@ -58,13 +59,13 @@ func backhandOf(cell string) (student.Backhand, bool) {
 }
 
 func sportOf(cell string) (court.Sport, bool) {
-	others := map[string]court.Sport{}
+	folded := Fold(cell)
 	for _, s := range sports.All() {
-		for _, name := range s.Also {
-			others[name] = s.Name
+		if Fold(string(s.Name)) == folded || slices.Contains(s.Also, folded) {
+			return s.Name, true
 		}
 	}
-	return meant(cell, court.Tennis.Enum(), others)
+	return "", false
 }
 
 func levelOf(cell string) (student.Level, bool) {

@@ -10,26 +10,21 @@ import (
 func (b board) bounds() (low, high court.Point) {
 	c := b.World.Court
 	const atNet, behind, beside = 0.5, 3.0, 0.4
-	switch {
-	case c.Above > 0:
-		return court.Point{X: -c.Width/2 - 0.5, Y: -c.Length/2 - 1.8}, court.Point{X: c.Width/2 + 0.5, Y: -c.Length/2 - 0.3}
-	case !c.HasNet():
-		return court.Point{
-				X: -c.Width/2 + beside,
-				Y: -c.Length/2 + beside,
-			}, court.Point{
-				X: c.Width/2 - beside,
-				Y: c.Length/2 - 1,
-			}
-	}
-	if c.PlaysWalls() {
-		return court.Point{X: -c.Width/2 + beside, Y: -c.Length/2 + beside}, court.Point{X: c.Width/2 - beside, Y: -atNet}
-	}
 	low = court.Point{X: -c.Singles/2 - beside, Y: -c.Length/2 - behind}
-	if !b.World.Ball.Bounces() {
+	high = court.Point{X: c.Singles/2 + beside, Y: -atNet}
+	switch {
+	case c.AtTable():
+		low = court.Point{X: -c.Width/2 - 0.5, Y: -c.Length/2 - 1.8}
+		high = court.Point{X: c.Width/2 + 0.5, Y: -c.Length/2 - 0.3}
+	case c.PlaysWalls():
+		low, high.X = court.Point{X: -c.Width/2 + beside, Y: -c.Length/2 + beside}, c.Width/2-beside
+		if !c.HasNet() {
+			high.Y = c.Length/2 - 1
+		}
+	case !b.World.Ball.Bounces():
 		low.Y = -c.Length / 2
 	}
-	return low, court.Point{X: c.Singles/2 + beside, Y: -atNet}
+	return low, high
 }
 
 // places are those of the map, around the middle.

@@ -68,7 +68,7 @@ func Check(s sports.Situation, on court.Court) error {
 		wrong.Add("across", "there is a wall: the opponent stands inside the court")
 	}
 	switch {
-	case math.IsNaN(s.Deep) || s.Deep > 1.6 && on.Above == 0 || s.Deep > 3 || walled && s.Deep > 1:
+	case math.IsNaN(s.Deep) || s.Deep > 1.6 && !on.AtTable() || s.Deep > 3 || walled && s.Deep > 1:
 		wrong.Add("deep", "the opponent stands too far back")
 	case netted && s.Deep < 0:
 		wrong.Add("deep", "the opponent stands on your own half: they hit from beyond the net")
@@ -78,7 +78,7 @@ func Check(s sports.Situation, on court.Court) error {
 	if !(s.High >= 0.05 && s.High <= 3.5) {
 		wrong.Add("high", "a ball is met between 0.05 and 3.5 m above the court")
 	}
-	if !(s.Waiting >= 0) || s.Waiting > 1.6 && on.Above == 0 || s.Waiting > 3 || walled && s.Waiting > 1 {
+	if !(s.Waiting >= 0) || s.Waiting > 1.6 && !on.AtTable() || s.Waiting > 3 || walled && s.Waiting > 1 {
 		wrong.Add("waiting", "players wait on their own court, or a little behind it")
 	}
 	chances := make([]float64, len(s.Likely))

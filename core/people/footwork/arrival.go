@@ -94,7 +94,7 @@ func (d *Drill) times(s *stance, p *Player, from court.Point, metres, leaves flo
 	back := backwards * math.Max(0, (from.Y-s.body.Y)*facing) // turned, away from the net
 	needed = leaves + p.Seconds(metres+back)
 	if metres > noRun {
-		if d.World.Court.Above > 0 {
+		if d.World.Court.AtTable() {
 			needed += quick
 		} else {
 			needed += settle

@@ -38,12 +38,12 @@ func under(task int, part string, err error) error {
 // clears the net.
 func (d Drill) launch(t feed.Task, from, landing court.Point) (l flight.Launch, slower bool, err error) {
 	w, method := d.World, d.Pattern.MethodOf(t)
-	height := t.Height
+	of, height := sports.Of(w.Court.Sport), t.Height
 	if height == 0 {
-		height = method.Height(sports.Of(w.Court.Sport))
+		height = method.Height(of)
 	}
 	if t.Served() {
-		toss := sports.Of(w.Court.Sport).Serving
+		toss := of.Serving
 		up := math.Sqrt(2 * flight.Gravity * (toss.Up - toss.Held))
 		return flight.Launch{From: flight.Above(landing, toss.Held), Velocity: flight.Vec{Z: up}}, false, nil
 	}
@@ -69,8 +69,8 @@ func (d Drill) launch(t feed.Task, from, landing court.Point) (l flight.Launch, 
 		l, err = w.Aim(want)
 		return l, false, err
 	}
-	if lob := sports.Of(w.Court.Sport).Lob; lob > 0 && t.Pace == "" && sports.Of(w.Court.Sport).Overhead(t.Stroke) {
-		want.By, want.Value = flight.ByApex, lob
+	if of.Lob > 0 && t.Pace == "" && of.Overhead(t.Stroke) {
+		want.By, want.Value = flight.ByApex, of.Lob
 		l, err = w.Aim(want)
 		return l, false, err
 	}

@@ -24,7 +24,7 @@ func (d Drill) shot(t feed.Task, from flight.Vec, landing court.Point) (l flight
 		t.Pace = sports.RallyPace
 	}
 	t.Height, t.Method = from.Z, feed.Live
-	if t.Stroke == sports.Serve && d.World.Court.Above > 0 {
+	if t.Stroke == sports.Serve && d.World.Court.AtTable() {
 		l, err = d.overOwnHalf(flight.Want{From: from, Landing: landing, Spin: t.SpinOf(d.World.Court.Sport)})
 		return l, false, err
 	}

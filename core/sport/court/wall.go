@@ -32,7 +32,7 @@ func (c *Court) HasFrontWall() bool {
 func (c *Court) PlaysWalls() bool { return len(c.Walls) > 0 || len(c.Panels) > 0 }
 
 // WallAt says whether a ball that comes to the line at the foot of a wall, so far along it and so high, meets the wall
-// there, and what of; no word means the material of the court itself.
+// there, and what of; empty: the material of the court itself.
 func (c *Court) WallAt(foot LineID, along, height float64) (material string, there bool) {
 	if len(c.Panels) == 0 {
 		return "", c.PlaysWalls()

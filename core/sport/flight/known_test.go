@@ -15,7 +15,7 @@ import (
 // smash over 8 m at 40 to 60 m/s is to take 0.36 to 0.54 s (range from memory).
 func TestASmashTakesAsLongAsItDoesInPlay(t *testing.T) {
 	w := world(t, "badminton")
-	w.Court.Net.HalfUp = 0
+	w.Court = w.Court.WithoutNet()
 	const terminal, far = 6.7, 8.0
 	length := terminal * terminal / flight.Gravity
 	for _, speed := range []float64{40, 50, 60} {

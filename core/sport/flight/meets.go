@@ -39,13 +39,11 @@ func (w *World) meets(a, b State, landed bool) (first met) {
 	}
 	if w.Court.HasNet() && math.Abs(a.P.Y) > atNet && a.P.Y*b.P.Y <= 0 {
 		passed := crossing(a, b, alongY, 0)
-		k := OverNet
-		if beside := passed.P.X > w.Court.Net.HalfUp ||
-			passed.P.X < -w.Court.Net.HalfUp; !beside && w.Clearance(passed) < 0 &&
-			passed.P.Z > -w.Court.Above {
-			k = InNet
+		kind, beside := OverNet, math.Abs(passed.P.X) > w.Court.Net.HalfUp
+		if !beside && w.clearance(&passed) < 0 && passed.P.Z > -w.Court.Above {
+			kind = InNet
 		}
-		first = first.sooner(met{at: passed, kind: k})
+		first = first.sooner(met{at: passed, kind: kind})
 	}
 	if w.Court.PlaysWalls() && (landed || !w.Court.HasNet()) {
 		first = first.sooner(w.meetsWall(a, b))

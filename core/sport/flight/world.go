@@ -18,7 +18,7 @@ type World struct {
 // the floor beside the table.
 func (w *World) ground(p Vec) float64 {
 	r := w.Ball.Radius()
-	if w.Court.Above > 0 && (math.Abs(p.X) > w.Court.Width/2 || math.Abs(p.Y) > w.Court.Length/2) {
+	if w.Court.AtTable() && (math.Abs(p.X) > w.Court.Width/2 || math.Abs(p.Y) > w.Court.Length/2) {
 		return r - w.Court.Above
 	}
 	return r

@@ -75,21 +75,8 @@ func BallOn(c court.Court, green bool) flight.Ball {
 	return p.Ball
 }
 
-// Balls lists the balls there are.
-func Balls() (list []flight.Ball) {
-	for _, s := range all {
-		for _, p := range s.Courts {
-			list = append(list, p.Ball)
-		}
-		if s.Green != nil {
-			list = append(list, *s.Green)
-		}
-	}
-	return list
-}
-
-// World is a court in still air, with the ball that is played there, on a surface; no word means the first that the
-// court lists.
+// World is a court in still air, with the ball that is played there, on a surface; empty: the first that the court
+// lists.
 func World(c court.Court, surface string) flight.World {
 	if surface == "" && len(c.Surfaces) > 0 {
 		surface = c.Surfaces[0]

@@ -14,9 +14,8 @@ import (
 
 // Sport is one sport.
 type Sport struct {
-	Name court.Sport
-	// how many steps after the first ones it came: documents are handed on by it, see core/exchange/sharing
-	Later  int
+	Name   court.Sport
+	Later  int      // by how many steps it came after the first ones; see core/exchange/sharing
 	Also   []string // other names in a list, written together and small
 	Courts []Played // the usual one first
 	Green  *flight.Ball
@@ -60,8 +59,7 @@ type Sport struct {
 	WarmUp WarmUp
 	Tempo  Tempo
 	Halves [2]string // the two sides of the middle, for who plays there: the right and the left one
-	// metres that are run each way in a timed course, where the court itself is no floor to run on; 0 else
-	Room float64
+	Room   float64   // metres run each way in a timed course, where the court is no floor to run on; 0 else
 
 	Replies    []Reply
 	Situations []Situation
