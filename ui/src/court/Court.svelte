@@ -3,6 +3,7 @@
   import type { Point, Regions, Report } from '../lib/api/client'
   import CriterionMark from './CriterionMark.svelte'
   import FeedLines from './FeedLines.svelte'
+  import Ground from './Ground.svelte'
   import Panels from './Panels.svelte'
   import RegionLines from './RegionLines.svelte'
   import SpotSign from './SpotSign.svelte'
@@ -10,7 +11,6 @@
   import WallLines from './WallLines.svelte'
   import {
     drawn,
-    drawnBox,
     frameOf,
     onCourt,
     placeAt,
@@ -172,21 +172,7 @@
   style:--shape={frame.width / frame.height}
   onclick={onpoint && point}
 >
-  <rect width={frame.width} height={frame.height} class="ground" />
-  <rect {...drawnBox(frame, { x: 0, y: 0 }, court.width, court.length)} class="surface" />
-  {#each court.lines as line (line.id)}
-    {@const from = pt(line.from)}
-    {@const to = pt(line.to)}
-    <line
-      x1={from.x}
-      y1={from.y}
-      x2={to.x}
-      y2={to.y}
-      class={line.id === 'net' ? 'net' : report.noGoLines.includes(line.id) ? 'line forbidden' : 'line'}
-      stroke-width={(line.id === 'net' || report.noGoLines.includes(line.id) ? 3 : 2) * px}
-      stroke-dasharray={report.noGoLines.includes(line.id) ? `${3 * px} ${4 * px}` : undefined}
-    />
-  {/each}
+  <Ground {court} forbidden={report.noGoLines} {frame} {px} />
   {#if crop === 'walls'}<WallLines
       {court}
       targets={report.measures.flatMap(({ target }) => target ?? [])}
@@ -278,22 +264,6 @@
       width: min(var(--court-width, 24rem), var(--court-height, 100dvh - 24rem) * var(--shape));
       min-width: 13rem;
     }
-  }
-  .ground {
-    fill: var(--ground);
-  }
-  .surface {
-    fill: var(--surface);
-  }
-  .line {
-    stroke: var(--chalk-line);
-    stroke-linecap: square;
-  }
-  .net {
-    stroke: var(--net);
-  }
-  .forbidden {
-    stroke: var(--on-court);
   }
   .guide {
     stroke: var(--tag);

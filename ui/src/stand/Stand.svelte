@@ -15,16 +15,16 @@
     type Settings,
     type StandAsked,
   } from '../lib/api/client'
-  import { keys, levelsOf, renew, vocabularyQuery } from '../lib/page/data'
+  import { keys, renew } from '../lib/page/data'
   import DerivationDialog from '../lib/parts/DerivationDialog.svelte'
   import { drafts } from '../lib/drafts/drafts.svelte'
   import { notices } from '../lib/parts/notice.svelte'
   import SaveState from '../lib/drafts/SaveState.svelte'
-  import SelectField from '../lib/fields/SelectField.svelte'
   import Replies from './Replies.svelte'
   import { sign } from './sign'
+  import StandFields from './StandFields.svelte'
   import StandLayer from './StandLayer.svelte'
-  import { schools, type Standing } from './standing'
+  import { placeRefused, type Standing } from './standing'
 
   /** Where to wait for what an opponent may play on a court. */
   interface Props {
@@ -42,7 +42,6 @@
   }
   let { read, courts, asked, fixed = false, picture = false, student, from }: Props = $props()
   const client = useQueryClient()
-  const vocabulary = vocabularyQuery()
   const revision = $derived({ document: read.settings, revision: read.revision })
   // One draft for as long as it is shown.
   // svelte-ignore state_referenced_locally
@@ -92,7 +91,7 @@
   }))
   const errors = $derived(query.error instanceof Refusal ? query.error.fields : {})
   const chances = $derived(Object.entries(errors).find(([path]) => path.startsWith('likely'))?.[1])
-  const place = $derived(errors.deep ?? errors.across ?? errors.high)
+  const place = $derived(placeRefused(errors))
   const stood = $derived(query.error ? undefined : query.data)
   /** There was an answer once: what stands below it comes with it, and stays where it is. */
   let there = $state(false)
@@ -125,16 +124,6 @@
 
   function move(handle: string, to: Point) {
     if (handle === 'opponent') at = to
-  }
-
-  function choose(id: string) {
-    asked.situation = id
-    at = undefined
-  }
-
-  function another(id: string) {
-    asked.court = id
-    choose('')
   }
 
   /** The chances of the situation become the coach's own. */
@@ -183,64 +172,17 @@
 <div class="holder">
   <div class="stand" class:picture>
     <div class="says">
-      <div class="grid grid-cols-2 gap-3 sm:grid-cols-4">
-        {#if !fixed}
-          <div class="col-span-2">
-            <SelectField
-              label="Court"
-              value={asked.court}
-              options={courts.map((each) => ({ value: each.id, label: each.name }))}
-              error={errors.court}
-              onchange={another}
-            />
-          </div>
-        {/if}
-        <div class="col-span-2" class:wide={fixed}>
-          <SelectField
-            label="You go"
-            value={asked.school}
-            options={schools}
-            onchange={(v) => (asked.school = v)}
-          />
-        </div>
-        <div class="wide">
-          <SelectField
-            label="The opponent is"
-            value={chosen?.situation.id ?? ''}
-            options={list.map((each) => ({ value: each.situation.id, label: each.situation.name }))}
-            error={place}
-            onchange={choose}
-          />
-        </div>
-        {#if !picture}
-          {#if !student}
-            <SelectField
-              label="You are"
-              value={asked.level}
-              options={levelsOf(vocabulary.data, court?.sport, asked.level)}
-              onchange={(level) => (asked.level = level)}
-            />
-            <SelectField
-              label="Your hand"
-              value={asked.hand}
-              options={vocabulary.data?.hands ?? [asked.hand]}
-              onchange={(hand) => (asked.hand = hand)}
-            />
-          {/if}
-          <SelectField
-            label="They are"
-            value={asked.opponent}
-            options={levelsOf(vocabulary.data, court?.sport, asked.opponent)}
-            onchange={(level) => (asked.opponent = level)}
-          />
-          <SelectField
-            label="Their hand"
-            value={asked.theirHand}
-            options={vocabulary.data?.hands ?? [asked.theirHand]}
-            onchange={(hand) => (asked.theirHand = hand)}
-          />
-        {/if}
-      </div>
+      <StandFields
+        {asked}
+        {courts}
+        situations={list}
+        {chosen}
+        {fixed}
+        brief={picture}
+        known={student !== undefined}
+        {errors}
+        onchosen={() => (at = undefined)}
+      />
       {#if query.error && !chances && !place}
         <p class="text-error mt-3" role="alert">{why(query.error)}</p>
       {:else if stood && stand}
@@ -321,9 +263,6 @@
   }
   .replies {
     grid-area: replies;
-  }
-  .wide {
-    grid-column: 1 / -1;
   }
   .drawn :global(svg) {
     width: min(100%, (100dvh - 14rem) * var(--shape));

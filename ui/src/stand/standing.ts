@@ -24,3 +24,6 @@ export const schools: { value: StandSchool; label: string }[] = [
   { value: 'nothing given away', label: 'nothing given away: the worst is least bad' },
   { value: 'back to the middle', label: 'back to the middle, by rote' },
 ]
+
+/** placeRefused is what is wrong with where the opponent hits from, if anything is. */
+export const placeRefused = (errors: Record<string, string>) => errors.deep ?? errors.across ?? errors.high

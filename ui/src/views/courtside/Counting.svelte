@@ -3,13 +3,14 @@
   import type { Counter, Entry, Point } from '../../lib/api/client'
   import type { Tap, Whose } from '../../device/runs'
   import BallAnswers from './BallAnswers.svelte'
-  import { done, keyOf, otherWay, provisional, stillAt, timesUp, turns, whose } from './counting'
+  import { done, keyOf, provisional, stillAt, timesUp, turns, whose } from './counting'
   import CountShown from './CountShown.svelte'
   import type { Waiting } from './courtside.svelte'
   import Elsewhere from './Elsewhere.svelte'
   import FaceClock from './FaceClock.svelte'
   import FaultsSeen from './FaultsSeen.svelte'
   import GoalMet from './GoalMet.svelte'
+  import LesserActs from './LesserActs.svelte'
   import RallyCount from './RallyCount.svelte'
   import { Strokes } from './strokes.svelte'
   import TimeCount from './TimeCount.svelte'
@@ -213,35 +214,18 @@
     {:else}
       <TurnAnswers planned={counter.turn} onturn={afterTheTurn} />
     {/if}
-    <div class="less">
-      <button class="btn big" disabled={!canUndo} onclick={undo}
-        >Undo{#if people.length > 1 && last !== undefined}<span class="block text-sm"
-            >{undone?.shared || undone?.short}</span
-          >{/if}</button
-      >
-      {#if counter.timed && !away && !counter.over}
-        <button class="btn big" onclick={() => tap({ kind: 'time is up' })}>Time is up</button>
-      {/if}
-      {#if strokes > 1 && way === 'ball'}
-        <button class="btn big" onclick={() => inHand.set(whom, 0)}>Strokes back to 0</button>
-      {/if}
-      {#if counter.again && !away && way === 'ball' && counter.unit !== 'time'}
-        <button class="btn big" onclick={() => tap({ kind: 'played again' })}>Play it again</button>
-      {/if}
-      <button class="btn big" onclick={() => (way = way === 'ball' ? 'turn' : 'ball')}
-        >{otherWay(counter.unit, way)}</button
-      >
-      {#if way === 'ball' && counter.aim && counter.unit === 'ball'}
-        <button
-          class="btn big"
-          aria-pressed={noting}
-          onclick={() => {
-            noting = !noting
-            landing = zone = undefined
-          }}>{noting ? 'Hide the court' : 'Note where balls land'}</button
-        >
-      {/if}
-    </div>
+    <LesserActs
+      {counter}
+      {away}
+      bind:way
+      bind:noting
+      strokes={way === 'ball' ? strokes : 0}
+      whose={people.length > 1 && last !== undefined ? undone?.shared || undone?.short : ''}
+      onundo={canUndo ? undo : undefined}
+      ontap={tap}
+      onstrokes={(n) => inHand.set(whom, n)}
+      onnoting={() => (landing = zone = undefined)}
+    />
   </section>
 {/if}
 
@@ -272,32 +256,10 @@
     min-height: 0;
     overflow-y: auto;
   }
-  .big {
-    min-height: 48px;
-    font-size: 1.05rem;
-  }
-  .less {
-    display: grid;
-    grid-auto-flow: column;
-    grid-auto-columns: 1fr;
-    gap: 0.5rem;
-  }
-  .less .btn {
-    height: auto;
-    padding-block: 0.2rem;
-    font-size: 0.95rem;
-    line-height: 1.1;
-    padding-inline: 0.25rem;
-  }
   .away {
     display: grid;
     align-items: center;
     min-height: clamp(64px, 12dvh, 96px);
     padding-inline: 0.25rem;
-  }
-  @media (max-width: 400px) {
-    .less .btn {
-      font-size: 0.82rem;
-    }
   }
 </style>

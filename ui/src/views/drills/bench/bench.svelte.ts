@@ -15,7 +15,7 @@ import type { Snapped } from '../../../court/view'
 import { Asking } from '../../../lib/page/asking.svelte'
 import { idle } from '../../../lib/page/idle'
 import { notices } from '../../../lib/parts/notice.svelte'
-import { mostTasks, moveTasks } from '../measures/measures'
+import { addTask, moveTasks, shiftTask } from '../measures/measures'
 import type { Draft } from '../../../lib/drafts/draft.svelte'
 
 export type Hand = 'right' | 'left'
@@ -126,14 +126,9 @@ export class Bench {
 
   /** addAfter puts in a task like another after it; the row it is in now, or undefined where there is no room. */
   addAfter(task: number): number | undefined {
-    if (this.pattern.tasks.length >= mostTasks) return undefined
-    this.draft.change((d) =>
-      moveTasks(d, (tasks) => {
-        const like = tasks[task]
-        if (like) tasks.splice(task + 1, 0, structuredClone(like))
-      }),
-    )
-    return task + 1
+    let to: number | undefined
+    this.draft.change((d) => (to = addTask(d, task)))
+    return to
   }
 
   /** drop takes a task out, though never the last one that is left. */
@@ -151,15 +146,9 @@ export class Bench {
 
   /** shift takes a task so many places on, or back; where it is then. */
   shift(task: number, by: number): number | undefined {
-    const to = task + by
-    if (to < 0 || to >= this.pattern.tasks.length) return undefined
-    this.draft.change((d) =>
-      moveTasks(d, (tasks) => {
-        const [moved] = tasks.splice(task, 1)
-        if (moved) tasks.splice(to, 0, moved)
-      }),
-    )
-    if (this.ball === task) this.open(to)
+    let to: number | undefined
+    this.draft.change((d) => (to = shiftTask(d, task, by)))
+    if (to !== undefined && this.ball === task) this.open(to)
     return to
   }
 

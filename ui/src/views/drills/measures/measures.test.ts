@@ -1,6 +1,6 @@
 import { expect, test } from 'vitest'
 import type { DrillDocument, Measure, Task, Vocabulary } from '../../../lib/api/client'
-import { another, countedIn, mostMeasures, moveTasks } from './measures'
+import { addTask, another, countedIn, mostMeasures, mostTasks, moveTasks, shiftTask } from './measures'
 
 const task = (stroke: string) => ({ stroke, landing: {} }) as unknown as Task
 const measure = (number: number, tasks?: number[]): Measure => ({
@@ -52,6 +52,23 @@ test('groups stay round their tasks', () => {
   expect(d.pattern.repeats).toEqual([{ from: 2, to: 2, times: 3 }])
   moveTasks(d, (tasks) => tasks.splice(2, 1))
   expect(d.pattern.repeats).toBeUndefined()
+})
+
+test('a task is added like the one before it, until there is no room', () => {
+  const d = drill(measure(1))
+  expect(addTask(d, 1)).toBe(2)
+  expect(strokes(d, 0)).toEqual(['forehand', 'backhand', 'backhand', 'serve'])
+  while (d.pattern.tasks.length < mostTasks) addTask(d, 0)
+  expect(addTask(d, 0)).toBeUndefined()
+  expect(d.pattern.tasks).toHaveLength(mostTasks)
+})
+
+test('a task is shifted within the sequence, and no farther', () => {
+  const d = drill(measure(1))
+  expect([shiftTask(d, 0, -1), shiftTask(d, 2, 1)]).toEqual([undefined, undefined])
+  expect(strokes(d, 0)).toEqual(['forehand', 'backhand', 'serve'])
+  expect(shiftTask(d, 0, 2)).toBe(2)
+  expect(strokes(d, 0)).toEqual(['backhand', 'serve', 'forehand'])
 })
 
 test('one more measure takes a number that is free', () => {

@@ -77,6 +77,27 @@ export function moveTasks(drill: DrillDocument, change: (tasks: Task[]) => void)
   return gone
 }
 
+/** addTask puts in a task like another after it; where it is, or undefined where there is no room. */
+export function addTask(drill: DrillDocument, task: number): number | undefined {
+  if (drill.pattern.tasks.length >= mostTasks) return undefined
+  moveTasks(drill, (tasks) => {
+    const like = tasks[task]
+    if (like) tasks.splice(task + 1, 0, structuredClone(like))
+  })
+  return task + 1
+}
+
+/** shiftTask takes a task so many places on, or back; where it is then, or undefined beyond either end. */
+export function shiftTask(drill: DrillDocument, task: number, by: number): number | undefined {
+  const to = task + by
+  if (to < 0 || to >= drill.pattern.tasks.length) return undefined
+  moveTasks(drill, (tasks) => {
+    const [moved] = tasks.splice(task, 1)
+    if (moved) tasks.splice(to, 0, moved)
+  })
+  return to
+}
+
 /** What is wrong at a path of a document, or beneath it; undefined where nothing is. */
 export const wrongAt = (errors: Record<string, string>, path: string) =>
   Object.entries(errors).find(([at]) => at === path || at.startsWith(`${path}.`))?.[1]
