@@ -1,6 +1,8 @@
 package api_test
 
 import (
+	"fmt"
+
 	"hodometer/internal/long"
 
 	"encoding/json"
@@ -159,7 +161,7 @@ func TestADrillIsChangedWhileItIsPlayed(t *testing.T) {
 			map[string]any{"id": newID(), "at": c.now, "reason": map[string]any{"of": change, "why": "stiff"}},
 		}}),
 	)
-	require.Equal(t, []string{"Coin in the Corner, other wing, from now on."}, acted.Sentences)
+	require.Equal(t, "[Coin in the Corner, other wing, from now on.]", fmt.Sprint(acted.Sentences))
 	rest := acted.Lesson.Document.Blocks[1]
 	require.Equal(t, 4, acted.Counters[0].Count.Made)
 	require.Zero(t, acted.Counters[1].Count.Balls)

@@ -94,7 +94,7 @@ func TestWhatIsCountedIsWhatTheGoalSays(t *testing.T) {
 			1,
 			[]map[string]any{rally(5), rally(3), {"kind": "rally", "strokes": 9, "stopped": true}},
 		)
-		require.Equal(t, "1 of 3 rallies; the last one got to 9 strokes: too slow", counters[0].Standing.Sentence)
+		require.Equal(t, "1 of 3 rallies; the last one got to 9 strokes: too slow", counters[0].Standing.Sentence.String())
 		require.Equal(
 			t,
 			[]int{3, 9, 17, 19},
@@ -108,14 +108,15 @@ func TestWhatIsCountedIsWhatTheGoalSays(t *testing.T) {
 	t.Run("together is added up", func(t *testing.T) {
 		goal := map[string]any{"kind": "together", "count": 5}
 		counters := counted(t, goal, 2, append(times(3, made(0)), made(1), missed(1)))
-		require.Equal(t, "4 of 5", counters[0].Standing.Sentence)
+		require.Equal(t, "4 of 5", counters[0].Standing.Sentence.String())
 		require.Equal(t, counters[0].Standing, counters[1].Standing)
 		require.True(t, counted(t, goal, 2, append(times(3, made(0)), times(2, made(1))...))[1].Standing.Met)
-		require.Equal(t, "2 of 5", counted(t, goal, 2, times(2, made(0)))[1].Standing.Sentence, "who has counted nothing yet")
+		require.Equal(t, "2 of 5",
+			counted(t, goal, 2, times(2, made(0)))[1].Standing.Sentence.String(), "who has counted nothing yet")
 	})
 	t.Run("three streaks are not one run", func(t *testing.T) {
 		goal := map[string]any{"kind": "in a row", "count": 5, "sets": 3}
-		require.Equal(t, "1 of 3 times, 4 in a row", counted(t, goal, 1, times(9, made(0)))[0].Standing.Sentence)
+		require.Equal(t, "1 of 3 times, 4 in a row", counted(t, goal, 1, times(9, made(0)))[0].Standing.Sentence.String())
 		require.True(t, counted(t, goal, 1, times(15, made(0)))[0].Standing.Met)
 	})
 	t.Run("a lost game stays lost", func(t *testing.T) {
@@ -126,13 +127,14 @@ func TestWhatIsCountedIsWhatTheGoalSays(t *testing.T) {
 		after, progress := ran(t, goal, 1, append(times(3, missed(0)), times(5, made(0))...))
 		require.Zero(t, after.Students[0].Balls, "points are no balls")
 		require.Zero(t, progress.Strokes[0].Advice.Balls, "and move nobody on the ladder")
-		require.Equal(t, "4 : 2", counted(t, goal, 1, append(times(2, missed(0)), times(4, made(0))...))[0].Standing.Sentence)
+		require.Equal(t, "4 : 2",
+			counted(t, goal, 1, append(times(2, missed(0)), times(4, made(0))...))[0].Standing.Sentence.String())
 	})
 	t.Run("a run on the clock has three tries", func(t *testing.T) {
 		goal := map[string]any{"kind": "within a time", "count": 3, "seconds": 40}
 		try := func(seconds float64) map[string]any { return map[string]any{"kind": "time", "seconds": seconds} }
 		counters := counted(t, goal, 1, []map[string]any{try(44), try(41.27)})
-		require.Equal(t, "2 of 3 tries, best 41.3 s", counters[0].Standing.Sentence)
+		require.Equal(t, "2 of 3 tries, best 41.3 s", counters[0].Standing.Sentence.String())
 		require.Equal(t, score.Time, counters[0].Unit)
 		require.Zero(t, counters[0].Count.Balls, "a time is no ball")
 		require.InDelta(t, 41.27, counters[0].Count.Fastest, 1e-9)

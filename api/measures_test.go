@@ -69,7 +69,7 @@ func TestEvidenceReachesTheRightRoad(t *testing.T) {
 		require.GreaterOrEqual(t, i, 0)
 		return counters[i]
 	}
-	require.Equal(t, "goal 1 of 2: 9 of 10", on(3).Standing.Sentence)
+	require.Equal(t, "goal 1 of 2: 9 of 10", on(3).Standing.Sentence.String())
 	require.Zero(t, on(1).Count.Balls)
 	require.True(t, on(1).On && !on(3).On, "the first direction is still the one whose turn it is")
 
@@ -100,7 +100,7 @@ func TestEvidenceReachesTheRightRoad(t *testing.T) {
 	}
 	counters = c.count(id, block, student, 3, 1, 0)
 	require.True(t, on(1).On)
-	require.Equal(t, "goal 2 of 2: 0 in a row", on(1).Standing.Sentence)
+	require.Equal(t, "goal 2 of 2: 0 in a row", on(1).Standing.Sentence.String())
 
 	require.Equal(
 		t,

@@ -94,8 +94,8 @@ func TestATargetIsReckoned(t *testing.T) {
 	}
 	r := read[desk.TargetReckoned](t, c.ask("POST", "/api/reckoner/target", asked))
 	require.Contains(t, r.PlayerFit.Measures[0].Target.Sentence, "of 100 balls")
-	require.Contains(t, r.Aim, "Best aim: ")
-	require.Contains(t, r.Size, "is hit 7 of 10")
+	require.Contains(t, r.Aim.String(), "Best aim: ")
+	require.Contains(t, r.Size.String(), "is hit 7 of 10")
 	require.InDelta(t, 1.37, r.Report.Measures[0].Target.Radius, 1e-9)
 	outside := readProblem(
 		t,
@@ -234,7 +234,7 @@ func TestADrillIsFitted(t *testing.T) {
 	}
 	short := fit("right", map[string]any{"minutes": 3})
 	require.Less(t, short.Document.Main().Goals[0].Count, coin().Main().Goals[0].Count)
-	require.Contains(t, short.Sentence, "4 times in 5")
+	require.Contains(t, short.Sentence.String(), "4 times in 5")
 	right, left := fit("right", map[string]any{"hit": 0.6}), fit("left", map[string]any{"hit": 0.6})
 	require.InDelta(t, right.Document.Main().Target.Radius, left.Document.Main().Target.Radius, 0.06)
 	// A left-hander's drill is handed back as it is written for a right-hander.

@@ -209,7 +209,7 @@ func TestALessonOfTheMostBlocksTakesALateComer(t *testing.T) {
 		json.Unmarshal(c.ok("POST", "/api/lessons/edit", map[string]any{"document": d, "edit": edit}), &changed),
 	)
 	require.Len(t, changed.Document.Blocks, lesson.MaxBlocks)
-	require.Contains(t, changed.Sentences[0], "is not cut, because a lesson has at most 20 blocks")
+	require.Contains(t, changed.Sentences[0].String(), "is not cut, because a lesson has at most 20 blocks")
 	roundTrip(t, c, "lessons", changed.Document)
 
 	d.Blocks = append(d.Blocks, d.Blocks[0])

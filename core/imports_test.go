@@ -27,7 +27,6 @@ func TestCoreImportsOnlyWhatItMay(t *testing.T) {
 		"os",
 		"os/exec",
 		"io/fs",
-		"embed",
 		"syscall",
 		"log",
 		"log/slog",
@@ -49,7 +48,8 @@ func TestCoreImportsOnlyWhatItMay(t *testing.T) {
 		for _, imported := range p.Imports {
 			require.NotContains(t, forbidden, imported, "%s imports %s", p.ImportPath, imported)
 			if strings.Contains(imported, ".") || strings.HasPrefix(imported, "hodometer/") {
-				allowed := strings.HasPrefix(imported, "hodometer/core/") || strings.HasPrefix(imported, "gonum.org/")
+				allowed := strings.HasPrefix(imported, "hodometer/core/") || strings.HasPrefix(imported, "gonum.org/") ||
+					strings.HasPrefix(imported, "golang.org/x/text/")
 				require.True(t, allowed, "%s imports %s", p.ImportPath, imported)
 			}
 		}

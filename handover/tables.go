@@ -202,7 +202,7 @@ func (w writer) results() sheets.Sheet {
 						a.Longest,
 						fastest,
 						a.Measure.Goals.String(),
-						a.Standing.Sentence,
+						a.Standing.Sentence.String(),
 						a.Standing.Met,
 					)
 				},

@@ -125,8 +125,8 @@ func scanAttempt(rows *sql.Rows) (Attempt, error) {
 		a.Standing = a.Measure.Goals.StandJointly(together)
 		return a, nil
 	}
-	a.Standing = standingOf(a.Measure.Goals, outcome, have, along)
-	return a, nil
+	a.Standing, err = standingOf(a.Measure.Goals, outcome, have, along)
+	return a, err
 }
 
 // Practised returns how all attempts of some students went, each student's oldest first.

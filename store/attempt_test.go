@@ -10,6 +10,7 @@ import (
 	"github.com/stretchr/testify/require"
 	"pgregory.net/rapid"
 
+	"hodometer/core/basics/say"
 	"hodometer/core/count/score"
 	"hodometer/core/count/tally"
 	"hodometer/core/drill"
@@ -86,7 +87,7 @@ func TestTapsAreKeptOnceAndOutliveTheProgram(t *testing.T) {
 		Count: tally.Count{Made: 5, Balls: 7, Best: 2, AtLeast: true, Right: 1, Taps: 3},
 		Zones: []tally.Zoned{{Zone: *run.Runs[0].Entries[2].Zone, Balls: 1}}, Landed: 1, Last: at,
 	}
-	want.Standing = score.Standing{Have: 5, Wanted: 10, Sentence: "5 of 10"}
+	want.Standing = score.Standing{Have: 5, Wanted: 10, Sentence: say.Of("standing.steps", 5, 10)}
 	require.Equal(t, []store.Attempt{want}, attempts)
 	mine, err := s.AttemptsOfStudent(ctx, "ada")
 	require.NoError(t, err)

@@ -222,7 +222,7 @@ func unsay(ctx context.Context, tx *sql.Tx, id, name string) error {
 			return "", err
 		}
 		for i := range act.Said {
-			act.Said[i] = without(act.Said[i], name)
+			act.Said[i] = act.Said[i].Change(func(words string) string { return without(words, name) })
 		}
 		act.Before, act.After = nil, nil // an earlier program kept them, and they name people
 		changed, err := json.Marshal(act)

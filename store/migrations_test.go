@@ -8,6 +8,7 @@ import (
 
 	"github.com/stretchr/testify/require"
 
+	"hodometer/core/basics/say"
 	"hodometer/core/count/score"
 	"hodometer/core/count/tally"
 	"hodometer/core/drill"
@@ -127,7 +128,7 @@ func TestFilesOfEveryEarlierVersionAreKept(t *testing.T) {
 				Measure: drill.Measure{Number: 1, What: score.Ball, Goals: score.Course{{}}},
 			},
 			Summary:  tally.Summary{Count: tally.Count{Made: 4, Balls: 6, Best: 1, AtLeast: true, Taps: 2}, Last: at},
-			Standing: score.Standing{Sentence: "as counted then"},
+			Standing: score.Standing{Sentence: say.Of("standing.as counted then")},
 		}}, attempts)
 		positions, err := s.LadderPositions(ctx, "ada")
 		require.NoError(t, err)
@@ -235,7 +236,7 @@ func TestBallsOfEarlierFilesAreKept(t *testing.T) {
 				Count:  tally.Count{Made: 5, Balls: 7, Streak: 0, Best: 2, AtLeast: true, Right: 1, Wrong: 1, Taps: 4},
 				Landed: 1, Zones: []tally.Zoned{{Zone: zone, Balls: 1}}, Last: at("2026-03-10T16:00:09Z"),
 			},
-			Standing: score.Standing{Have: 5, Wanted: 10, Sentence: "5 of 10"},
+			Standing: score.Standing{Have: 5, Wanted: 10, Sentence: say.Of("standing.steps", 5, 10)},
 		},
 	}, attempts, "what the first device counted says what it was")
 	taps, err := s.TapsOfLesson(ctx, "l")
@@ -299,10 +300,10 @@ func TestGoalsOfEarlierFilesAreCountedAnew(t *testing.T) {
 		standings = append(standings, a.Standing)
 	}
 	require.Equal(t, []score.Standing{
-		{Have: 3, Wanted: 4, Sentence: "1 of 2 times, 1 in a row"},
-		{Lost: true, Wanted: 2, Sentence: "lost"},
-		{Met: true, Have: 3, Wanted: 3, Sentence: "met"},
-		{Met: true, Have: 3, Wanted: 3, Sentence: "met"},
+		{Have: 3, Wanted: 4, Sentence: say.Of("standing.times and in a row", 1, 2, 1)},
+		{Lost: true, Wanted: 2, Sentence: say.Of("standing.lost")},
+		{Met: true, Have: 3, Wanted: 3, Sentence: say.Of("standing.met")},
+		{Met: true, Have: 3, Wanted: 3, Sentence: say.Of("standing.met")},
 	}, standings)
 	practised, err := s.Practised(ctx, []string{"ada"})
 	require.NoError(t, err)
@@ -378,6 +379,30 @@ func TestOneGoalBecomesAMeasure(t *testing.T) {
 	require.Equal(
 		t,
 		[]string{"1 in a row", "1 of 3 rallies"},
-		[]string{attempts[0].Standing.Sentence, attempts[1].Standing.Sentence},
+		[]string{attempts[0].Standing.Sentence.String(), attempts[1].Standing.Sentence.String()},
 	)
+}
+
+// TestStandingsOfEarlierFilesAreToldAnew: what can be counted anew is stored as what it says; where it would come out
+// otherwise today, the words of then stay.
+func TestStandingsOfEarlierFilesAreToldAnew(t *testing.T) {
+	t.Parallel()
+	path, ctx := filepath.Join(t.TempDir(), "old.db"), t.Context()
+	fill := `INSERT INTO student (id, revision, document) VALUES ('s0', 1, '{"name":"Ada"}'), ('s1', 1, '{"name":"Bo"}');
+		INSERT INTO lesson (id, revision, document) VALUES ('l', 1, '{"date":"2026-03-10"}');`
+	fill += "INSERT INTO measure (key, document) VALUES (1, '{\"number\":1,\"what\":\"ball\",\"goals\":[{\"kind\":\"total\",\"count\":10}]}');"
+	for i, have := range []int{2, 7} {
+		fill += fmt.Sprintf(`INSERT INTO attempt (key, lesson, block, student, drill, name, stroke, rung, at, measure, have, along)
+			VALUES (%d, 'l', 'b', 's%d', 'd', 'Coin', 'forehand', 'depth', %d, 1, %d, '%d from 10');`, i+1, i, i, have, have)
+		fill += fmt.Sprintf("INSERT INTO run (key, id, attempt, at) VALUES (%d, 'run%d', %d, %d);", i+1, i, i+1, i)
+		for seq := range 2 {
+			fill += fmt.Sprintf("INSERT INTO ball (key, at, kind) VALUES (%d, %d, 0);", (i+1)*131072+seq, seq)
+		}
+	}
+	require.NoError(t, store.FileOf(ctx, path, 23, fill))
+	attempts, err := open(t, path).AttemptsOfLesson(ctx, "l")
+	require.NoError(t, err)
+	require.Equal(t,
+		[]say.Sentence{say.Of("standing.steps", 2, 10), say.Words("7 from 10")},
+		[]say.Sentence{attempts[0].Standing.Sentence, attempts[1].Standing.Sentence})
 }

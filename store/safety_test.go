@@ -17,6 +17,7 @@ import (
 	"github.com/google/uuid"
 	"github.com/stretchr/testify/require"
 
+	"hodometer/core/basics/say"
 	"hodometer/core/lesson"
 	"hodometer/core/people/student"
 	"hodometer/internal/long"
@@ -265,7 +266,8 @@ func TestWhoWasErasedIsNotNamedAnyMore(t *testing.T) {
 		s.Fill(
 			ctx,
 			`INSERT INTO act (id, lesson, at, act) VALUES ('a', 'l', '2026-03-10T16:00:00.000Z',
-			'{"id":"a","at":"2026-03-10T16:00:00Z","said":["Zsuzsannika Q comes late, Zsuzsannika Quist does not."]}');
+			'{"id":"a","at":"2026-03-10T16:00:00Z","said":["Zsuzsannika Q comes late, Zsuzsannika Quist does not.",
+			{"say":"edit.take out","with":["Zsuzsannika Q"],"words":"Take out Zsuzsannika Q."}]}');
 		INSERT INTO calendar (id, name, address, at) VALUES ('c', 'Club', '', '2026-03-10T16:00:00.000Z');
 		INSERT INTO booking (id, calendar, uid, instance, title, date, start, minutes, cancelled, students) VALUES ('b', 'c',
 		'u', '', 'Zsuzsannika Q, alone', '2026-03-10', '16:00', 60, 0, '["Zsuzsannika Q","Bo"]')`,
@@ -277,7 +279,10 @@ func TestWhoWasErasedIsNotNamedAnyMore(t *testing.T) {
 	require.ErrorIs(t, s.EraseStudent(ctx, "zs"), store.ErrNotFound)
 	acts, err := s.ActsOfLesson(ctx, "l")
 	require.NoError(t, err)
-	require.Equal(t, []string{"somebody who was erased comes late, Zsuzsannika Quist does not."}, acts[0].Said)
+	require.Equal(t, []say.Sentence{
+		say.Words("somebody who was erased comes late, Zsuzsannika Quist does not."),
+		say.Of("edit.take out", "somebody who was erased"),
+	}, acts[0].Said)
 	require.NoError(t, s.CopyTo(ctx, filepath.Join(folder, "new.db")))
 	for name, has := range map[string]bool{"old.db": true, "new.db": false} {
 		holds, err := store.Holds(ctx, filepath.Join(folder, name), "zs")

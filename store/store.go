@@ -150,7 +150,7 @@ func migrator(db *sql.DB) (*goose.Provider, error) {
 		goose.DialectSQLite3,
 		db,
 		files,
-		goose.WithGoMigrations(thirdFormat(), compact(), stand(), measured()),
+		goose.WithGoMigrations(thirdFormat(), compact(), stand(), measured(), told()),
 	)
 }
 

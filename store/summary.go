@@ -7,9 +7,11 @@ import (
 	"encoding/json"
 	"fmt"
 	"slices"
+	"strings"
 
 	"github.com/pressly/goose/v3"
 
+	"hodometer/core/basics/say"
 	"hodometer/core/count/score"
 	"hodometer/core/count/tally"
 	"hodometer/core/drill"
@@ -37,12 +39,36 @@ func stand() *goose.Migration {
 	}}, nil)
 }
 
+// told brings a file up to standings that are stored as what they say. Where they would be others today, the words of
+// then stay.
+func told() *goose.Migration {
+	return goose.NewGoMigration(24, &goose.GoFunc{RunTx: func(ctx context.Context, tx *sql.Tx) error {
+		return eachAttempt(ctx, tx, func(ctx context.Context, tx *sql.Tx, attempt int64) error {
+			goals, devices, err := countedBy(ctx, tx, attempt)
+			if err != nil {
+				return err
+			}
+			standing := goals.Stand(devices...)
+			along, err := json.Marshal(standing.Sentence)
+			if err != nil {
+				return err
+			}
+			_, err = tx.ExecContext(ctx, "UPDATE attempt SET along = ? WHERE key = ? AND outcome = ? AND have = ?",
+				string(along), attempt, outcomeOf(standing), standing.Have)
+			return err
+		})
+	}}, nil)
+}
+
 // Resummarise works out the summary of every attempt again from its balls.
 func (s *Store) Resummarise(ctx context.Context) error {
 	return s.in(ctx, func(tx *sql.Tx) error { return summariseAll(ctx, tx) })
 }
 
-func summariseAll(ctx context.Context, tx *sql.Tx) error {
+func summariseAll(ctx context.Context, tx *sql.Tx) error { return eachAttempt(ctx, tx, summarise) }
+
+// eachAttempt does something with every attempt there is, by its key.
+func eachAttempt(ctx context.Context, tx *sql.Tx, do func(ctx context.Context, tx *sql.Tx, key int64) error) error {
 	keys, err := collect(
 		ctx,
 		tx,
@@ -53,7 +79,7 @@ func summariseAll(ctx context.Context, tx *sql.Tx) error {
 		return err
 	}
 	for _, key := range keys {
-		if err := summarise(ctx, tx, key); err != nil {
+		if err := do(ctx, tx, key); err != nil {
 			return err
 		}
 	}
@@ -62,35 +88,48 @@ func summariseAll(ctx context.Context, tx *sql.Tx) error {
 
 // summarise works out what the balls of one attempt amount to, and writes it beside them.
 func summarise(ctx context.Context, tx *sql.Tx, attempt int64) error {
+	goals, devices, err := countedBy(ctx, tx, attempt)
+	if err != nil {
+		return err
+	}
+	return writeSummary(ctx, tx, attempt, goals, devices...)
+}
+
+// countedBy reads the goals of an attempt, and what each device counted towards them.
+func countedBy(ctx context.Context, tx *sql.Tx, attempt int64) (score.Course, [][]tally.Entry, error) {
 	var text string
 	if err := tx.QueryRowContext(ctx, "SELECT document FROM measure WHERE key = (SELECT measure FROM attempt WHERE "+
 		"key = ?)", attempt).
 		Scan(&text); err != nil {
-		return err
+		return nil, nil, err
 	}
 	var m drill.Measure
 	if err := json.Unmarshal([]byte(text), &m); err != nil {
-		return fmt.Errorf("measure of attempt %d: %w", attempt, err)
+		return nil, nil, fmt.Errorf("measure of attempt %d: %w", attempt, err)
 	}
 	runs, err := balls(ctx, tx, "run.attempt = ?", attempt)
 	if err != nil {
-		return err
+		return nil, nil, err
 	}
 	devices := make([][]tally.Entry, len(runs))
 	for i, run := range runs {
 		devices[i] = run.entries
 	}
-	return writeSummary(ctx, tx, attempt, m.Goals, devices...)
+	return m.Goals, devices, nil
 }
 
 func writeSummary(ctx context.Context, tx *sql.Tx, attempt int64, goals score.Course, devices ...[]tally.Entry) error {
 	sum := tally.Summarise(devices...)
 	standing := goals.Stand(devices...)
-	var counted *[]tally.Zoned
-	if len(sum.Zones) > 0 {
-		counted = &sum.Zones
+	along, err := json.Marshal(standing.Sentence)
+	if err != nil {
+		return err
 	}
-	zones, err := writeJSON(counted)
+	var zoned *[]tally.Zoned
+	if len(sum.Zones) > 0 {
+		zoned = &sum.Zones
+	}
+	zones, err := writeJSON(zoned)
 	if err != nil {
 		return err
 	}
@@ -124,7 +163,7 @@ func writeSummary(ctx context.Context, tx *sql.Tx, attempt int64, goals score.Co
 		sum.Wide,
 		outcomeOf(standing),
 		standing.Have,
-		standing.Sentence,
+		string(along),
 		attempt,
 	)
 	if err != nil || !slices.ContainsFunc(devices, func(entries []tally.Entry) bool {
@@ -170,13 +209,17 @@ func outcomeOf(s score.Standing) int {
 }
 
 // standingOf reads a standing back.
-func standingOf(goals score.Course, outcome, have int, along string) score.Standing {
-	return score.Standing{
-		Met:      outcome == met,
-		Perhaps:  outcome == perhaps,
-		Lost:     outcome == lost,
-		Have:     have,
-		Wanted:   goals.Steps(),
-		Sentence: along,
+func standingOf(goals score.Course, outcome, have int, along string) (score.Standing, error) {
+	s := score.Standing{
+		Met:     outcome == met,
+		Perhaps: outcome == perhaps,
+		Lost:    outcome == lost,
+		Have:    have,
+		Wanted:  goals.Steps(),
 	}
+	if !strings.HasPrefix(along, "{") { // as the words alone, before there was a catalogue
+		s.Sentence = say.Words(along)
+		return s, nil
+	}
+	return s, json.Unmarshal([]byte(along), &s.Sentence)
 }

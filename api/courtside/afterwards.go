@@ -9,6 +9,7 @@ import (
 
 	"hodometer/api/repository"
 	"hodometer/api/request"
+	"hodometer/core/basics/say"
 	"hodometer/core/count/tally"
 	"hodometer/core/lesson/plan"
 	"hodometer/core/live/closing"
@@ -30,9 +31,9 @@ type Afterwards struct {
 
 // Changed is what was changed while a lesson was run.
 type Changed struct {
-	At   time.Time    `json:"at"`
-	Said []string     `json:"said"`
-	Why  underway.Why `json:"why,omitempty"`
+	At   time.Time      `json:"at"`
+	Said []say.Sentence `json:"said"`
+	Why  underway.Why   `json:"why,omitempty"`
 }
 
 // changes are what was done with a lesson that changed a drill, with the reasons that were given for it.

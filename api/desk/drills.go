@@ -8,6 +8,7 @@ import (
 	"hodometer/api/repository"
 	"hodometer/api/request"
 	"hodometer/core/basics/invalid"
+	"hodometer/core/basics/say"
 	"hodometer/core/drill"
 	"hodometer/core/drill/library"
 	"hodometer/core/drill/playerfit"
@@ -48,7 +49,7 @@ type AdaptAsked struct {
 // Adapted is a drill that was adapted. Nothing is saved.
 type Adapted struct {
 	Document drill.Document `json:"document" description:"As written for a right-hander"`
-	Sentence string         `json:"sentence" description:"What changed, in a sentence"`
+	Sentence say.Sentence   `json:"sentence" description:"What changed, in a sentence"`
 }
 
 // Dragged is a place of a drill while it is being dragged.

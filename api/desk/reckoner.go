@@ -7,6 +7,7 @@ import (
 	"hodometer/api/repository"
 	"hodometer/api/request"
 	"hodometer/core/basics/invalid"
+	"hodometer/core/basics/say"
 	"hodometer/core/count/odds"
 	"hodometer/core/count/score"
 	"hodometer/core/drill"
@@ -57,8 +58,8 @@ type TargetReckoned struct {
 	Document  drill.Document `json:"document" description:"The least drill with this target"`
 	Report    report.Report  `json:"report"`
 	PlayerFit playerfit.Fit  `json:"playerFit"`
-	Aim       string         `json:"aim" description:"Where to aim so that errors stay under the share, in words"`
-	Size      string         `json:"size" description:"How large the target has to be for the wanted share, in words"`
+	Aim       say.Sentence   `json:"aim" description:"Where to aim so that errors stay under the share, in words"`
+	Size      say.Sentence   `json:"size" description:"How large the target has to be for the wanted share, in words"`
 }
 
 // RallyAsked is two players who are to rally as fast as they can.
@@ -153,7 +154,7 @@ func (s *Desk) reckonTarget(ctx context.Context, _ request.None, body TargetAske
 	_, r.Size, err = playerfit.Adapt(ctx, r.Document, playerfit.AdaptRequest{Hit: body.Hit}, evidence, player, 1, settings)
 	var none invalid.Fields
 	if errors.As(err, &none) {
-		r.Size, err = none[0].Message, nil // no size will do, which is an answer too
+		r.Size, err = say.Words(none[0].Message), nil // no size will do, which is an answer too
 	}
 	return r, err
 }

@@ -102,13 +102,14 @@ func oneName() func(t reflect.Type, name string) string {
 	}
 }
 
-// requireProperty makes a field required unless its tag says omitempty.
+// requireProperty makes a field required unless its tag says omitempty or omitzero.
 func requireProperty(p jsonschema.InterceptPropParams) error {
 	tag, isJSON := p.Field.Tag.Lookup("json")
 	if p.Processed && len(p.PropertySchema.AnyOf) > 0 {
 		p.PropertySchema.Type = nil // the choices say it: null, or an object
 	}
-	if !p.Processed || !isJSON || strings.Contains(tag, "omitempty") {
+	if !p.Processed || !isJSON || strings.Contains(tag, "omitempty") ||
+		strings.Contains(tag, "omitzero") {
 		return nil
 	}
 	for _, required := range p.ParentSchema.Required {

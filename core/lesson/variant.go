@@ -4,6 +4,7 @@ import (
 	"fmt"
 	"slices"
 
+	"hodometer/core/basics/say"
 	"hodometer/core/basics/units"
 	"hodometer/core/count/score"
 	"hodometer/core/drill"
@@ -21,13 +22,13 @@ const (
 
 // Variant is what is different for one student in one drill block.
 type Variant struct {
-	Student string    `json:"student" format:"uuid"`
-	Version string    `json:"version,omitempty" maxLength:"60" description:"Another version of the drill; empty: that of the block"`
-	Drawn   Drawn     `json:"drawn,omitempty"`
-	Gap     float64   `json:"gap,omitempty" minimum:"0" maximum:"60" description:"Seconds between two balls; 0: the drill's"`
-	Size    float64   `json:"size,omitempty" minimum:"0" maximum:"20" description:"The target so many times as large; 0: as it is"`
-	Goals   []Instead `json:"goals,omitempty" maxItems:"8" description:"Other goals, by measure"`
-	Why     string    `json:"why,omitempty" maxLength:"400" description:"Where it comes from"`
+	Student string       `json:"student" format:"uuid"`
+	Version string       `json:"version,omitempty" maxLength:"60" description:"Another version of the drill; empty: that of the block"`
+	Drawn   Drawn        `json:"drawn,omitempty"`
+	Gap     float64      `json:"gap,omitempty" minimum:"0" maximum:"60" description:"Seconds between two balls; 0: the drill's"`
+	Size    float64      `json:"size,omitempty" minimum:"0" maximum:"20" description:"The target so many times as large; 0: as it is"`
+	Goals   []Instead    `json:"goals,omitempty" maxItems:"8" description:"Other goals, by measure"`
+	Why     say.Sentence `json:"why,omitzero" description:"Where it comes from"`
 }
 
 // Instead is what a student is to reach in one measure of the drill.

@@ -89,7 +89,7 @@ func TestSetsWithinATime(t *testing.T) {
 	require.Equal(
 		t,
 		"3 sets, hoping for 14",
-		score.Course{{Kind: score.AsManyAsPossible, Count: 14, Of: 2, Minutes: 1}}.Stand(strokes(4, 3)).Sentence,
+		score.Course{{Kind: score.AsManyAsPossible, Count: 14, Of: 2, Minutes: 1}}.Stand(strokes(4, 3)).Sentence.String(),
 		"a miss resumes where the count was",
 	)
 }

@@ -1,10 +1,9 @@
 package score
 
 import (
-	"fmt"
 	"slices"
 
-	"hodometer/core/basics/units"
+	"hodometer/core/basics/say"
 	"hodometer/core/count/tally"
 )
 
@@ -38,19 +37,17 @@ func (g Goal) asMany(entries []tally.Entry) Standing {
 	s.Met = worst >= s.Wanted
 	s.Perhaps = !s.Met && best >= s.Wanted
 	s.Lost = end >= 0 && best < s.Wanted
-	what, hoping := fmt.Sprint(worst/each), "hoping"
+	s.Sentence = say.Of("standing.made so far", worst/each)
 	if g.Of > 0 {
-		what = units.Count(worst/each, "set", "sets")
+		s.Sentence = say.Of("standing.sets so far", worst/each)
 	}
 	if best/each != worst/each {
-		what = "at least " + what
+		s.Sentence = say.Of("standing.at least", s.Sentence)
 	}
 	if end >= 0 {
-		hoping = "hoped"
-	}
-	s.Sentence = fmt.Sprintf("%s, %s for %d", what, hoping, g.Count)
-	if end >= 0 {
-		s.Sentence += "; the time is up"
+		s.Sentence = say.Of("standing.hoped", s.Sentence, g.Count)
+	} else {
+		s.Sentence = say.Of("standing.hoping", s.Sentence, g.Count)
 	}
 	return s
 }

@@ -32,11 +32,11 @@ func TestAsManyAsPossibleGoesOnUntilItsTimeIsUp(t *testing.T) {
 	s, over := stand(goals, inTurn(sixty))
 	require.True(t, s.Met)
 	require.False(t, over)
-	require.Equal(t, "60, hoping for 60", s.Sentence)
+	require.Equal(t, "60, hoping for 60", s.Sentence.String())
 	require.Zero(t, goals.GoalsDone(s, over), "it is still its turn")
 
 	s, _ = stand(goals, inTurn(sixty, tally.Entry{Kind: tally.Rally, Strokes: 25}))
-	require.Equal(t, "85, hoping for 60", s.Sentence)
+	require.Equal(t, "85, hoping for 60", s.Sentence.String())
 
 	up := tally.Entry{Kind: tally.TimeUp}
 	s, over = stand(
@@ -45,7 +45,7 @@ func TestAsManyAsPossibleGoesOnUntilItsTimeIsUp(t *testing.T) {
 	)
 	require.True(t, s.Met)
 	require.True(t, over)
-	require.Equal(t, "85, hoped for 60; the time is up", s.Sentence, "what comes after the time is none of it")
+	require.Equal(t, "85, hoped for 60; the time is up", s.Sentence.String(), "what comes after the time is none of it")
 	require.Equal(t, 1, goals.GoalsDone(s, over))
 
 	s, over = stand(goals, inTurn(tally.Entry{Kind: tally.Rally, Strokes: 59}, up, tally.Entry{Kind: tally.Made}))
@@ -66,7 +66,7 @@ func TestAsManyAsPossibleGoesOnUntilItsTimeIsUp(t *testing.T) {
 func TestAsManySetsAsPossible(t *testing.T) {
 	goals := score.Course{{Kind: score.AsManyAsPossible, Count: 2, Of: 4, Minutes: 3}}
 	s := goals.Stand(inTurn(tally.Entry{Kind: tally.Rally, Strokes: 4}, tally.Entry{Kind: tally.Rally, Strokes: 7}))
-	require.Equal(t, "2 sets, hoping for 2", s.Sentence)
+	require.Equal(t, "2 sets, hoping for 2", s.Sentence.String())
 	require.True(t, s.Met)
 }
 

@@ -1,12 +1,11 @@
 package score
 
 import (
-	"fmt"
 	"strconv"
 	"strings"
 
 	"hodometer/core/basics/invalid"
-	"hodometer/core/basics/units"
+	"hodometer/core/basics/say"
 	"hodometer/core/count/tally"
 )
 
@@ -129,10 +128,7 @@ func (c Course) Stand(devices ...[]tally.Entry) Standing {
 	m, states := c.stepped(entries)
 	s := c.standing(m, states, tally.CountOf(entries))
 	if n := len(entries); n > 0 && !s.Met && c.tooSlow(entries[n-1]) {
-		s.Sentence += fmt.Sprintf(
-			"; the last one got to %s: too slow",
-			units.Count(entries[n-1].Strokes, "stroke", "strokes"),
-		)
+		s.Sentence = say.Of("standing.too slow", s.Sentence, entries[n-1].Strokes)
 	}
 	return s
 }
@@ -170,7 +166,9 @@ func (c Course) StandJointly(made int) Standing {
 }
 
 // unknown is the standing of a course that was stored by an earlier version and makes no sense any more.
-func (c Course) unknown() Standing { return Standing{Wanted: c.Steps(), Sentence: "as counted then"} }
+func (c Course) unknown() Standing {
+	return Standing{Wanted: c.Steps(), Sentence: say.Of("standing.as counted then")}
+}
 
 // step takes one entry. What a rally means depends on the goal that is on when it begins.
 func (c Course) step(m *Machine, states []State, e tally.Entry) []State {
@@ -197,17 +195,18 @@ func (c Course) standing(m *Machine, states []State, count tally.Count) Standing
 	s := Standing{Met: worst == Met, Perhaps: worst != Met && best == Met, Wanted: c.Steps()}
 	switch {
 	case s.Met:
-		s.Have, s.Sentence = s.Wanted, "met"
+		s.Have, s.Sentence = s.Wanted, say.Of("standing.met")
 	case s.Perhaps:
-		s.Have, s.Sentence = int(worst), perhapsMet
+		s.Have, s.Sentence = int(worst), say.Of("standing.perhaps met")
 	default:
 		leg := m.Leg(worst)
 		first := m.first(leg)
-		s.Have, s.Sentence = int(worst), fmt.Sprintf("goal %d of %d: ", leg+1, len(c))
+		s.Have = int(worst)
 		if m.Leg(best) == leg {
-			s.Sentence += c[leg].along(int(worst-first), int(best-first))
+			s.Sentence = say.Of("standing.goal", leg+1, len(c), c[leg].along(int(worst-first), int(best-first)))
 		} else {
-			s.Sentence = "at least " + s.Sentence + c[leg].along(int(worst-first), int(Met))
+			s.Sentence = say.Of("standing.at least",
+				say.Of("standing.goal", leg+1, len(c), c[leg].along(int(worst-first), int(Met))))
 		}
 	}
 	return s

@@ -53,7 +53,8 @@ func TestACourseIsItsGoalsOneAfterAnother(t *testing.T) {
 		require.Equal(t, met == len(course), s.Met, "%v", makes)
 		require.False(t, s.Lost || s.Perhaps)
 		if met < len(course) {
-			require.True(t, strings.HasPrefix(s.Sentence, "goal "+string(rune('1'+met))+" of 3: "), "%s", s.Sentence)
+			said := s.Sentence.String()
+			require.True(t, strings.HasPrefix(said, "goal "+string(rune('1'+met))+" of 3: "), said)
 		}
 	})
 }
@@ -68,18 +69,20 @@ func TestTenThenFiveInARow(t *testing.T) {
 	turn := func(seq, made, of int) tally.Entry {
 		return tally.Entry{Seq: seq, Kind: tally.Turn, Made: made, Of: of}
 	}
-	require.Equal(t, "goal 1 of 2: 4 of 10", course.Stand([]tally.Entry{turn(0, 4, 6)}).Sentence)
-	require.Equal(t, "goal 2 of 2: 0 in a row", course.Stand([]tally.Entry{turn(0, 4, 6), turn(1, 6, 6)}).Sentence)
+	require.Equal(t, "goal 1 of 2: 4 of 10", course.Stand([]tally.Entry{turn(0, 4, 6)}).Sentence.String())
+	require.Equal(t, "goal 2 of 2: 0 in a row",
+		course.Stand([]tally.Entry{turn(0, 4, 6), turn(1, 6, 6)}).Sentence.String())
 	// 7 of 8 after nine: the miss may be the first of the eight or the last, so the row is 0 to 6 long – or the five are
 	// there.
 	require.Equal(
 		t,
 		"perhaps met: the order of a turn is not known",
-		course.Stand([]tally.Entry{turn(0, 9, 12), turn(1, 7, 8)}).Sentence,
+		course.Stand([]tally.Entry{turn(0, 9, 12), turn(1, 7, 8)}).Sentence.String(),
 	)
 	// 1 of 2 after nine leads on to the row in both orders, but a miss may have come behind the make: the row is at
 	// nothing.
-	require.Equal(t, "goal 2 of 2: 0 in a row", course.Stand([]tally.Entry{turn(0, 9, 12), turn(1, 1, 2)}).Sentence)
+	require.Equal(t, "goal 2 of 2: 0 in a row",
+		course.Stand([]tally.Entry{turn(0, 9, 12), turn(1, 1, 2)}).Sentence.String())
 	require.True(t, course.Stand([]tally.Entry{turn(0, 10, 12), turn(1, 5, 5)}).Met)
 }
 

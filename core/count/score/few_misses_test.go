@@ -37,7 +37,8 @@ func TestMissesOfOneKind(t *testing.T) {
 	}, tally.Entry{
 		Kind: tally.Missed,
 	}
-	require.Equal(t, "4 of 6 balls, 1 ball into the net of at most 1", standingOf(g, made, long, net, long).Sentence)
+	require.Equal(t, "4 of 6 balls, 1 ball into the net of at most 1",
+		standingOf(g, made, long, net, long).Sentence.String())
 	require.True(t, standingOf(g, made, long, net, long, long, made).Met, "long ones do not count")
 	require.True(t, standingOf(g, net, made, net).Lost)
 	// A miss that was not marked may have been one, and so may those of a turn.
@@ -61,7 +62,7 @@ func TestFewMissesUntilTheTimeIsUp(t *testing.T) {
 		Kind: tally.TimeUp,
 	}
 	s := standingOf(g, made, wide, made, made)
-	require.Equal(t, "1 ball wide of at most 2 until the time is up", s.Sentence)
+	require.Equal(t, "1 ball wide of at most 2 until the time is up", s.Sentence.String())
 	require.False(t, s.Met || s.Lost || s.Perhaps)
 	require.True(t, standingOf(g, made, wide, wide, up).Met)
 	require.True(t, standingOf(g, wide, wide, wide, up).Lost, "the time comes too late")
@@ -99,7 +100,8 @@ func TestARallyThatGetsTooLongIsTooSlow(t *testing.T) {
 	rally := func(strokes int) tally.Entry {
 		return tally.Entry{Kind: tally.Rally, Strokes: strokes, Stopped: strokes > 8}
 	}
-	require.Equal(t, "1 of 3 rallies", standingOf(g, rally(5), rally(2)).Sentence)
-	require.Equal(t, "1 of 3 rallies; the last one got to 9 strokes: too slow", standingOf(g, rally(5), rally(9)).Sentence)
-	require.Equal(t, "2 of 3 rallies", standingOf(g, rally(5), rally(9), rally(8)).Sentence)
+	require.Equal(t, "1 of 3 rallies", standingOf(g, rally(5), rally(2)).Sentence.String())
+	require.Equal(t, "1 of 3 rallies; the last one got to 9 strokes: too slow",
+		standingOf(g, rally(5), rally(9)).Sentence.String())
+	require.Equal(t, "2 of 3 rallies", standingOf(g, rally(5), rally(9), rally(8)).Sentence.String())
 }

@@ -8,6 +8,7 @@ import (
 	"strings"
 
 	"hodometer/core/basics/invalid"
+	"hodometer/core/basics/say"
 	"hodometer/core/basics/units"
 	"hodometer/core/count/tally"
 )
@@ -273,15 +274,17 @@ func (g Goal) String() string {
 	return fmt.Sprintf("%d made in all", g.Count)
 }
 
-// missed is so many misses of the kind that counts, in words.
-func (g Goal) missed(n int) string {
+// missed is so many misses of the kind that counts.
+func (g Goal) missed(n int) say.Sentence {
 	switch g.Only {
 	case "":
-		return units.Count(n, "miss", "misses")
+		return say.Of("misses", n)
 	case tally.IntoNet:
-		return units.Balls(n) + " into the net"
+		return say.Of("misses.into the net", n)
+	case tally.Long:
+		return say.Of("misses.long", n)
 	}
-	return units.Balls(n) + " " + string(g.Only)
+	return say.Of("misses.wide", n)
 }
 
 // ahead says how far ahead a race is won; empty where one point is enough.

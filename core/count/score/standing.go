@@ -2,26 +2,23 @@ package score
 
 import (
 	"cmp"
-	"fmt"
 	"math"
 	"slices"
 
-	"hodometer/core/basics/units"
+	"hodometer/core/basics/say"
 	"hodometer/core/count/tally"
 )
 
 // Standing is how far along a goal is after what was counted. A turn that was counted without its order leaves several
 // states possible: what is true in all of them is certain.
 type Standing struct {
-	Met      bool   `json:"met" description:"Certainly reached"`
-	Perhaps  bool   `json:"perhaps" description:"Reached in some order of the turns that were counted without one, and not in all"`
-	Lost     bool   `json:"lost" description:"It cannot be reached any more"`
-	Have     int    `json:"have" description:"Steps that are certain"`
-	Wanted   int    `json:"wanted" description:"Steps in all"`
-	Sentence string `json:"sentence" description:"How far along it is, in words"`
+	Met      bool         `json:"met" description:"Certainly reached"`
+	Perhaps  bool         `json:"perhaps" description:"Reached in some order of the turns that were counted without one, and not in all"`
+	Lost     bool         `json:"lost" description:"It cannot be reached any more"`
+	Have     int          `json:"have" description:"Steps that are certain"`
+	Wanted   int          `json:"wanted" description:"Steps in all"`
+	Sentence say.Sentence `json:"sentence" description:"How far along it is, in words"`
 }
-
-const perhapsMet = "perhaps met: the order of a turn is not known"
 
 // step takes one entry. It is the only place that knows what an entry means to a goal: of a race, made and missed are
 // points; a rally is one attempt of a goal that wants its length, and else its strokes and a miss.
@@ -148,95 +145,101 @@ func (g Goal) standing(states []State, c tally.Count) Standing {
 		Perhaps: worst != Met && slices.Contains(states, Met),
 	}
 	switch {
+	case s.Met && g.Kind == WithinATime:
+		s.Have, s.Sentence = s.Wanted, say.Of("standing.met in", c.Fastest)
 	case s.Met:
-		s.Have, s.Sentence = s.Wanted, "met"
-		if g.Kind == WithinATime {
-			s.Sentence += ", " + seconds(c.Fastest)
-		}
+		s.Have, s.Sentence = s.Wanted, say.Of("standing.met")
 	case s.Lost && g.Kind == FirstTo:
-		s.Sentence = "lost"
+		s.Sentence = say.Of("standing.lost")
 	case s.Lost && g.Kind == WithinATime:
-		s.Sentence = "not within it; best " + seconds(c.Fastest)
+		s.Sentence = say.Of("standing.not within", c.Fastest)
 	case s.Lost:
-		s.Sentence = "one miss too many"
+		s.Sentence = say.Of("standing.too many misses")
 	case g.Kind == FirstTo:
-		s.Have, s.Sentence = min(made, s.Wanted), fmt.Sprintf("%d : %d", made, missed)
+		s.Have, s.Sentence = min(made, s.Wanted), say.Of("standing.score", made, missed)
+	case g.Kind == WithinATime && c.Tries > 0:
+		s.Sentence = say.Of("standing.tries and best", c.Tries, g.Count, c.Fastest)
 	case g.Kind == WithinATime:
-		s.Sentence = fmt.Sprintf("%d of %s", c.Tries, units.Count(g.Count, "try", "tries"))
-		if c.Tries > 0 {
-			s.Sentence += ", best " + seconds(c.Fastest)
-		}
+		s.Sentence = say.Of("standing.tries", c.Tries, g.Count)
 	case g.Timed():
-		s.Sentence = fmt.Sprintf("%s of at most %d until the time is up", g.missed(c.Of(g.Only)), g.Misses)
+		s.Sentence = say.Of("standing.misses in time", g.missed(c.Of(g.Only)), g.Misses)
 	case g.Kind == FewMisses:
 		s.Have = min(made+missed, s.Wanted)
-		s.Sentence = fmt.Sprintf("%d of %d balls, %s of at most %d", made+missed, g.Count, g.missed(c.Of(g.Only)), g.Misses)
+		s.Sentence = say.Of("standing.misses", made+missed, g.Count, g.missed(c.Of(g.Only)), g.Misses)
 	default:
 		s.Have = int(worst)
 		s.Sentence = g.along(int(worst), int(best))
 	}
 	if s.Perhaps {
-		s.Sentence = perhapsMet
+		s.Sentence = say.Of("standing.perhaps met")
 	}
 	return s
 }
 
-// seconds writes a time on the clock.
-func seconds(s float64) string { return units.Decimal(s, 1) + " s" }
-
 // along says how far a goal is that is reached step by step, from the worst and the best state that are possible. What
 // they do not agree on is left out.
-func (g Goal) along(worst, best int) string {
+func (g Goal) along(worst, best int) say.Sentence {
 	agreed := worst == best
 	switch g.Kind {
 	case Streak:
-		run := fmt.Sprintf("%d in a row", worst%g.Count)
-		switch {
-		case g.sets() == 1 && agreed:
-			return run
-		case g.sets() == 1:
-			return "at least " + run
-		}
-		sets := fmt.Sprintf("%d of %d times", worst/g.Count, g.sets())
-		if !agreed {
-			return sets
-		}
-		return sets + ", " + run
+		return g.inRows(worst, agreed)
 	case Stages:
 		left := worst
 		for i, stage := range g.Stages {
-			if left < stage.Count {
-				phrase := fmt.Sprintf("stage %d of %d", i+1, len(g.Stages))
-				if agreed {
-					phrase += fmt.Sprintf(", %d of %d", left, stage.Count)
-				}
-				return phrase
+			switch {
+			case left >= stage.Count:
+				left -= stage.Count
+			case agreed:
+				return say.Of("standing.within a stage", i+1, len(g.Stages), left, stage.Count)
+			default:
+				return say.Of("standing.stage", i+1, len(g.Stages))
 			}
-			left -= stage.Count
 		}
 	case Routine:
-		part := g.Count + g.Then
-		at, left := worst/part, worst%part
-		phrase := ""
-		if g.sets() > 1 {
-			phrase = fmt.Sprintf("part %d of %d: ", at+1, g.sets())
-			if best < 0 || best/part != at {
-				phrase = "at least " + phrase
-			}
-		}
-		switch {
-		case left < g.Count:
-			return phrase + fmt.Sprintf("%d of %d made", left, g.Count)
-		case !agreed:
-			return phrase + fmt.Sprintf("all %d made", g.Count)
-		}
-		return phrase + fmt.Sprintf("%d in a row", left-g.Count)
+		return g.inParts(worst, best)
 	case SetsInRallies, AsManyAsPossible:
 		if g.Of > 0 {
-			return fmt.Sprintf("%d of %s", worst/g.Of, units.Count(g.Count, "set", "sets"))
+			return say.Of("standing.sets of rallies", worst/g.Of, g.Count)
 		}
 	case Rallies:
-		return fmt.Sprintf("%d of %s", worst, Rally.Of(g.Count))
+		return say.Of("standing.rallies", worst, g.Count)
 	}
-	return fmt.Sprintf("%d of %d", worst, g.Count)
+	return say.Of("standing.steps", worst, g.Count)
+}
+
+// inRows says how far a streak is, and how often it was reached.
+func (g Goal) inRows(worst int, agreed bool) say.Sentence {
+	run, times := worst%g.Count, worst/g.Count
+	switch {
+	case g.sets() == 1 && agreed:
+		return say.Of("standing.in a row", run)
+	case g.sets() == 1:
+		return say.Of("standing.at least", say.Of("standing.in a row", run))
+	case agreed:
+		return say.Of("standing.times and in a row", times, g.sets(), run)
+	}
+	return say.Of("standing.times", times, g.sets())
+}
+
+// inParts says in which part of a routine a player is, and how far in it.
+func (g Goal) inParts(worst, best int) say.Sentence {
+	length := g.Count + g.Then
+	part, left := worst/length, worst%length
+	var within say.Sentence
+	switch {
+	case left < g.Count:
+		within = say.Of("standing.made", left, g.Count)
+	case worst != best:
+		within = say.Of("standing.all made", g.Count)
+	default:
+		within = say.Of("standing.in a row", left-g.Count)
+	}
+	if g.sets() == 1 {
+		return within
+	}
+	within = say.Of("standing.part", part+1, g.sets(), within)
+	if best < 0 || best/length != part {
+		return say.Of("standing.at least", within)
+	}
+	return within
 }

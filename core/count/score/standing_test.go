@@ -146,7 +146,7 @@ func TestAMachineCountsAsAPencilDoes(t *testing.T) {
 			met, lost := on(g, makes)
 			s := score.Course{g}.Stand(entriesOf(makes))
 			require.Equal(t, []bool{met, lost, false}, []bool{s.Met, s.Lost, s.Perhaps}, "%s after %v: %s", g, makes, s.Sentence)
-			require.NotEmpty(t, s.Sentence)
+			require.NotEmpty(t, s.Sentence.String())
 			require.LessOrEqual(t, s.Have, s.Wanted)
 		}
 	})
@@ -204,8 +204,8 @@ func TestTheOrderOfDeliveryDoesNotMatter(t *testing.T) {
 }
 
 func TestAGoalThatMakesNoSenseCountsNothing(t *testing.T) {
-	require.Equal(t, "as counted then", score.Course{score.Goal{}}.Stand(entriesOf([]bool{true})).Sentence)
-	require.Equal(t, "as counted then", score.Course{score.Goal{Kind: score.Together}}.StandJointly(3).Sentence)
+	require.Equal(t, "as counted then", score.Course{score.Goal{}}.Stand(entriesOf([]bool{true})).Sentence.String())
+	require.Equal(t, "as counted then", score.Course{score.Goal{Kind: score.Together}}.StandJointly(3).Sentence.String())
 }
 
 func TestHowFarAlongIsSaid(t *testing.T) {
@@ -229,7 +229,7 @@ func TestHowFarAlongIsSaid(t *testing.T) {
 			"most 2"},
 		{score.Goal{Kind: score.FewMisses, Count: 8, Misses: 0}, []bool{true, false}, "one miss too many"},
 	} {
-		require.Equal(t, c.want, score.Course{c.goal}.Stand(entriesOf(c.makes)).Sentence, "%s", c.goal)
+		require.Equal(t, c.want, score.Course{c.goal}.Stand(entriesOf(c.makes)).Sentence.String(), "%s", c.goal)
 	}
 	timed := func(seconds ...float64) (entries []tally.Entry) {
 		for i, s := range seconds {
@@ -238,14 +238,14 @@ func TestHowFarAlongIsSaid(t *testing.T) {
 		return entries
 	}
 	run := score.Goal{Kind: score.WithinATime, Count: 3, Seconds: 40}
-	require.Equal(t, "0 of 3 tries", score.Course{run}.Stand().Sentence)
-	require.Equal(t, "2 of 3 tries, best 41.2 s", score.Course{run}.Stand(timed(44, 41.2)).Sentence)
-	require.Equal(t, "met, 39.9 s", score.Course{run}.Stand(timed(44, 41.2, 39.9)).Sentence)
-	require.Equal(t, "not within it; best 40.1 s", score.Course{run}.Stand(timed(44, 41.2, 40.1)).Sentence)
+	require.Equal(t, "0 of 3 tries", score.Course{run}.Stand().Sentence.String())
+	require.Equal(t, "2 of 3 tries, best 41.2 s", score.Course{run}.Stand(timed(44, 41.2)).Sentence.String())
+	require.Equal(t, "met, 39.9 s", score.Course{run}.Stand(timed(44, 41.2, 39.9)).Sentence.String())
+	require.Equal(t, "not within it; best 40.1 s", score.Course{run}.Stand(timed(44, 41.2, 40.1)).Sentence.String())
 	turn := []tally.Entry{{Kind: tally.Turn, Made: 4, Of: 5, At: time.Date(2026, 3, 10, 16, 0, 0, 0, time.UTC)}}
 	require.Equal(
 		t,
 		"perhaps met: the order of a turn is not known",
-		score.Course{score.Goal{Kind: score.Streak, Count: 3}}.Stand(turn).Sentence,
+		score.Course{score.Goal{Kind: score.Streak, Count: 3}}.Stand(turn).Sentence.String(),
 	)
 }

@@ -2,11 +2,11 @@ package playerfit
 
 import (
 	"context"
-	"fmt"
+	"math"
 	"slices"
 
 	"hodometer/core/basics/invalid"
-	"hodometer/core/basics/units"
+	"hodometer/core/basics/say"
 	"hodometer/core/count/odds"
 	"hodometer/core/count/score"
 	"hodometer/core/drill"
@@ -35,17 +35,17 @@ func Adapt(
 	player footwork.Player,
 	people int,
 	s coach.Settings,
-) (drill.Document, string, error) {
+) (drill.Document, say.Sentence, error) {
 	i := 0
 	if want.Measure > 0 {
 		i = slices.IndexFunc(d.Measures, func(m drill.Measure) bool { return m.Number == want.Measure })
 	}
 	if i < 0 || i >= len(d.Measures) || want.Goal >= len(d.Measures[i].Goals) {
-		return d, "", invalid.Fields{{Path: "measure", Message: "the drill has no such measure"}}
+		return d, say.Sentence{}, invalid.Fields{{Path: "measure", Message: "the drill has no such measure"}}
 	}
 	turn, err := simulation.Run(ctx, d, player, s)
 	if err != nil {
-		return d, "", err
+		return d, say.Sentence{}, err
 	}
 	switch {
 	case want.Minutes > 0:
@@ -55,7 +55,7 @@ func Adapt(
 	case want.Errors > 0:
 		return fitAim(ctx, d, i, want, turn, evidence[i], s)
 	}
-	return d, "", invalid.Fields{{Path: "fit", Message: "say what is to be fitted: the goal or the target"}}
+	return d, say.Sentence{}, invalid.Fields{{Path: "fit", Message: "say what is to be fitted: the goal or the target"}}
 }
 
 func fitGoal(
@@ -67,7 +67,7 @@ func fitGoal(
 	evidence Evidence,
 	people int,
 	s coach.Settings,
-) (drill.Document, string, error) {
+) (drill.Document, say.Sentence, error) {
 	m := d.Measures[i]
 	_, rates, _ := repliesOf(d, m, turn, evidence, s) // the rates hold also where no ball can be played to the target
 	q := Ask(d, m, m.Goals[want.Goal], rates, simulation.StrokeGap(d, turn.Timeline), people, s)
@@ -77,11 +77,11 @@ func fitGoal(
 	}
 	goal, err := q.Attainable(ctx)
 	if err != nil {
-		return d, "", err
+		return d, say.Sentence{}, err
 	}
 	m.Goals = slices.Clone(m.Goals)
 	m.Goals[want.Goal] = goal
-	return d.With(i, m), fmt.Sprintf("%s is met 4 times in 5 within %s min.", goal, units.Decimal(want.Minutes, 1)), nil
+	return d.With(i, m), say.Of("fit.goal", goal.String(), want.Minutes), nil
 }
 
 func fitSize(
@@ -92,12 +92,12 @@ func fitSize(
 	turn simulation.Simulation,
 	evidence Evidence,
 	s coach.Settings,
-) (drill.Document, string, error) {
+) (drill.Document, say.Sentence, error) {
 	m := d.Measures[i]
 	m.Target = d.TargetOf(m)
 	replies, rates, err := repliesOf(d, m, turn, evidence, s)
 	if err != nil {
-		return d, "", invalid.Fields{{Path: "target", Message: err.Error()}}
+		return d, say.Sentence{}, invalid.Fields{{Path: "target", Message: err.Error()}}
 	}
 	balls := func(m drill.Measure) ([]Ball, error) {
 		j, err := judgeOf(d.With(i, m), m, turn.Player, evidence.Level, s)
@@ -108,7 +108,7 @@ func fitSize(
 	}
 	own, err := balls(m)
 	if err != nil {
-		return d, "", err
+		return d, say.Sentence{}, err
 	}
 	shift, logged := shiftTo(own, rates.Rate.Mean), len(evidence.Landings)+len(evidence.Zones) > 0
 	target, err := odds.FitSize(ctx, *m.Target, want.Hit, func(t court.Target) (float64, error) {
@@ -122,17 +122,10 @@ func fitSize(
 		return mean(shifted(list, shift)), err
 	})
 	if err != nil {
-		return d, "", err
+		return d, say.Sentence{}, err
 	}
 	m.Target = &target
-	return d.With(
-			i,
-			m,
-		), fmt.Sprintf(
-			"The %s is hit %s of 10.",
-			replies.court.DescribeTarget(target, s.Tape()),
-			units.Decimal(10*want.Hit, 1),
-		), nil
+	return d.With(i, m), say.Of("fit.target", replies.court.DescribeTarget(target, s.Tape()), 10*want.Hit), nil
 }
 
 func fitAim(
@@ -143,17 +136,17 @@ func fitAim(
 	turn simulation.Simulation,
 	evidence Evidence,
 	s coach.Settings,
-) (drill.Document, string, error) {
+) (drill.Document, say.Sentence, error) {
 	m := d.Measures[i]
 	m.Target = d.TargetOf(m)
 	replies, _, err := repliesOf(d, m, turn, evidence, s)
 	if err != nil {
-		return d, "", invalid.Fields{{Path: "target", Message: err.Error()}}
+		return d, say.Sentence{}, invalid.Fields{{Path: "target", Message: err.Error()}}
 	}
 	shape, _ := d.Aimed(m)
 	ground, err := groundOf(d, replies, shape)
 	if m.Target.Mark == nil || err != nil {
-		return d, "", invalid.Fields{
+		return d, say.Sentence{}, invalid.Fields{
 			{
 				Path:    "target",
 				Message: "only a target with a mark of its own can be moved to the best aim: a circle, a rectangle or a cone",
@@ -162,14 +155,14 @@ func fitAim(
 	}
 	best, err := ground.BestAim(ctx, replies.scatter, want.Errors)
 	if err != nil {
-		return d, "", err
+		return d, say.Sentence{}, err
 	}
 	mark := replies.court.Measure(best.At, *m.Target.Mark)
 	target := *m.Target
 	target.Mark, m.Target = &mark, &target
-	phrase := "fewest errors there are here"
+	described := replies.court.Describe(mark, s.Tape())
 	if best.Within {
-		phrase = fmt.Sprintf("errors %s of 100", units.Decimal(100*best.Shares.Errors(), 0))
+		return d.With(i, m), say.Of("fit.aim within", described, int(math.Round(100*best.Shares.Errors()))), nil
 	}
-	return d.With(i, m), fmt.Sprintf("Best aim: %s; %s.", replies.court.Describe(mark, s.Tape()), phrase), nil
+	return d.With(i, m), say.Of("fit.aim", described), nil
 }

@@ -151,7 +151,8 @@ func TestADrillIsFittedToAPlayer(t *testing.T) {
 	evidence := playerfit.Evidence{Level: student.Club}
 	player := d.PlayerFor(student.Club, student.RightHand)
 	fit := func(d drill.Document, f playerfit.AdaptRequest) (drill.Document, string, error) {
-		return playerfit.Adapt(t.Context(), d, f, all(d, evidence), player, 1, coach.Default())
+		fitted, sentence, err := playerfit.Adapt(t.Context(), d, f, all(d, evidence), player, 1, coach.Default())
+		return fitted, sentence.String(), err
 	}
 	short, phrase, err := fit(d, playerfit.AdaptRequest{Minutes: 3})
 	require.NoError(t, err)

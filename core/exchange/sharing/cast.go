@@ -3,6 +3,7 @@ package sharing
 import (
 	"slices"
 
+	"hodometer/core/basics/say"
 	"hodometer/core/lesson"
 )
 
@@ -50,7 +51,7 @@ func Nameless(d lesson.Document, number func(i int) string) lesson.Document {
 	d.Note, d.Hushed = "", nil
 	for i := range d.Blocks {
 		for j := range d.Blocks[i].Variants {
-			d.Blocks[i].Variants[j].Why = ""
+			d.Blocks[i].Variants[j].Why = say.Sentence{}
 		}
 	}
 	return d

@@ -8,6 +8,7 @@ import (
 
 	"github.com/stretchr/testify/require"
 
+	"hodometer/core/basics/say"
 	"hodometer/core/drill"
 	"hodometer/core/drill/library"
 	"hodometer/core/drill/load"
@@ -56,7 +57,7 @@ func TestALessonIsCastWithOthers(t *testing.T) {
 				ID:       "1",
 				People:   []string{"cleo", "ada"},
 				Drill:    "d",
-				Variants: []lesson.Variant{{Student: "ben", Why: "his knee"}, {Student: "cleo"}},
+				Variants: []lesson.Variant{{Student: "ben", Why: say.Words("his knee")}, {Student: "cleo"}},
 			},
 			{ID: "2", People: []string{"cleo"}, Game: "g"},
 			{ID: "3", Drill: "d"},

@@ -5,6 +5,7 @@ import (
 	"slices"
 
 	"hodometer/core/basics/invalid"
+	"hodometer/core/basics/say"
 	"hodometer/core/lesson"
 	"hodometer/core/lesson/schedule"
 )
@@ -33,7 +34,7 @@ func adjust(d lesson.Document, at int, c Edit, fresh []string, in schedule.Input
 	return Edited{
 		Document:  d,
 		Fits:      true,
-		Sentences: []string{d.Blocks[at].Title + ", from now on."},
+		Sentences: []say.Sentence{say.Of("edit.from now on", d.Blocks[at].Title)},
 		Drop:      []string{},
 	}, d.Check()
 }

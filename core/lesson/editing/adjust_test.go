@@ -1,6 +1,7 @@
 package editing_test
 
 import (
+	"fmt"
 	"testing"
 
 	"github.com/stretchr/testify/require"
@@ -30,7 +31,7 @@ func TestADrillIsChangedOnTheSpot(t *testing.T) {
 	played, rest := now.Document.Blocks[2], now.Document.Blocks[3]
 	require.Equal(t, []float64{4, 6}, []float64{played.Minutes, rest.Minutes})
 	require.Equal(t, "Coin, other wing", rest.Title)
-	require.Equal(t, []string{"Coin, other wing, from now on."}, now.Sentences)
+	require.Equal(t, "[Coin, other wing, from now on.]", fmt.Sprint(now.Sentences))
 	require.Equal(t, "Coin", played.Title)
 	require.Equal(t, "3", played.CountedAs())
 	require.Equal(t, rest.ID, rest.CountedAs(), "what was counted was another drill")

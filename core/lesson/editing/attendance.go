@@ -2,10 +2,10 @@ package editing
 
 import (
 	"context"
-	"fmt"
 	"math"
 	"slices"
 
+	"hodometer/core/basics/say"
 	"hodometer/core/basics/units"
 	"hodometer/core/drill/load"
 	"hodometer/core/lesson"
@@ -35,7 +35,7 @@ func setAttendance(
 			everybody = append(everybody, id)
 		}
 	}
-	phrases := []string{}
+	sentences := []say.Sentence{}
 	var blocks []lesson.Block
 	begins := 0.0
 	for _, block := range d.Blocks {
@@ -47,22 +47,12 @@ func setAttendance(
 		// under way, and no room for a part of its own
 		case gone >= 60*lesson.ShortestBlock && len(d.Blocks) >= lesson.MaxBlocks:
 			blocks = append(blocks, block.ForThose(t.Present, everybody))
-			phrases = append(
-				phrases,
-				fmt.Sprintf(
-					"%s is not cut, because a lesson has at most %d blocks: those who are there now are planned for all of it.",
-					block.Title,
-					lesson.MaxBlocks,
-				),
-			)
+			sentences = append(sentences, say.Of("edit.not cut", block.Title, lesson.MaxBlocks))
 		case gone >= 60*lesson.ShortestBlock && len(fresh) > 0: // under way
 			played, rest := block.Cut(gone / 60)
 			rest.ID, fresh = fresh[0], fresh[1:]
 			blocks = append(blocks, played.Played(d.Students), rest.ForThose(t.Present, everybody))
-			phrases = append(
-				phrases,
-				block.Title+" goes on from "+units.Elapsed(t.Second)+" with those who are there; what was counted counts on.",
-			)
+			sentences = append(sentences, say.Of("edit.goes on", block.Title, units.Elapsed(t.Second)))
 		default:
 			blocks = append(blocks, block.ForThose(t.Present, everybody))
 		}
@@ -71,12 +61,12 @@ func setAttendance(
 	was := schedule.Prepare(d, in)
 	d.Students, d.Blocks, d.Space = everybody, blocks, t.Space
 	if len(d.Blocks) == 0 {
-		return Edited{Document: d, Fits: true, Sentences: phrases, Drop: []string{}}, d.Check()
+		return Edited{Document: d, Fits: true, Sentences: sentences, Drop: []string{}}, d.Check()
 	}
 	in.People = in.Known(everybody)
 	needed(d, was, in)
 	fitted, err := ShareOut(ctx, d, "", in)
-	fitted.Sentences = append(phrases, fitted.Sentences...)
+	fitted.Sentences = append(sentences, fitted.Sentences...)
 	return fitted, err
 }
 

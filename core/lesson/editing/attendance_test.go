@@ -81,7 +81,7 @@ func TestSomebodyComesLateAndWhatWasPlayedStays(t *testing.T) {
 	require.Equal(t, "3", rest.CountedAs(), "balls count on")
 	require.Empty(t, rest.People, "all three")
 	require.InDelta(t, 60, sample.Minutes(got), 0.05)
-	require.Contains(t, late.Sentences[0], "goes on from")
+	require.Contains(t, late.Sentences[0].String(), "goes on from")
 	for _, b := range got.Blocks[3:] {
 		require.Len(
 			t,

@@ -7,6 +7,7 @@ import (
 	"slices"
 
 	"hodometer/core/basics/invalid"
+	"hodometer/core/basics/say"
 	"hodometer/core/drill/load"
 	"hodometer/core/lesson"
 	"hodometer/core/lesson/schedule"
@@ -82,7 +83,7 @@ func (c Edit) With(d lesson.Document) lesson.Document {
 type Edited struct {
 	Document  lesson.Document `json:"document"`
 	Fits      bool            `json:"fits" description:"Else something has to go"`
-	Sentences []string        `json:"sentences" description:"What was squeezed or stretched, and why; or what to do"`
+	Sentences []say.Sentence  `json:"sentences" description:"What was squeezed or stretched, and why; or what to do"`
 	Drop      []string        `json:"drop" description:"Identifiers of the blocks to take out so that the rest fits"`
 }
 
@@ -91,11 +92,8 @@ type Edited struct {
 func Apply(ctx context.Context, d lesson.Document, c Edit, fresh []string, in schedule.Inputs) (Edited, error) {
 	before := schedule.Prepare(d, in)
 	d.Blocks = slices.Clone(d.Blocks)
-	done := func(phrases ...string) (Edited, error) {
-		if phrases == nil {
-			phrases = []string{}
-		}
-		return Edited{Document: d, Fits: true, Sentences: phrases, Drop: []string{}}, d.Check()
+	done := func() (Edited, error) {
+		return Edited{Document: d, Fits: true, Sentences: []say.Sentence{}, Drop: []string{}}, d.Check()
 	}
 	at := slices.IndexFunc(d.Blocks, func(b lesson.Block) bool { return b.ID == c.Block })
 	if at < 0 && c.Block != "" {
@@ -118,10 +116,10 @@ func Apply(ctx context.Context, d lesson.Document, c Edit, fresh []string, in sc
 			d.Blocks[at].Pinned, d.Blocks[at].Wanted = true, 0
 			return done()
 		}
-		phrase := adapt(&d.Blocks[at], before[at], in)
+		sentence := adapt(&d.Blocks[at], before[at], in)
 		fitted, err := ShareOut(ctx, d, c.Block, in)
-		if err == nil && phrase != "" && d.Blocks[at].Kind.Drilled() {
-			fitted.Sentences = append([]string{phrase + "."}, fitted.Sentences...)
+		if err == nil && !sentence.Empty() && d.Blocks[at].Kind.Drilled() {
+			fitted.Sentences = append([]say.Sentence{sentence}, fitted.Sentences...)
 		}
 		return fitted, err
 	case SetSpace:

@@ -36,7 +36,7 @@ func TestStretchingABlockFitsTheRest(t *testing.T) {
 	changed = sample.Apply(t, d, editing.Edit{Kind: editing.Resize, Block: "3", Minutes: 55}, in)
 	require.False(t, changed.Fits)
 	require.NotEmpty(t, changed.Drop)
-	require.Contains(t, changed.Sentences[0], "the booking has 60")
+	require.Contains(t, changed.Sentences[0].String(), "the booking has 60")
 }
 
 func TestSqueezedDrillsHaveFewerTurnsAndItIsSaid(t *testing.T) {
@@ -48,7 +48,7 @@ func TestSqueezedDrillsHaveFewerTurnsAndItIsSaid(t *testing.T) {
 		t,
 		"All blocks together should have 48 min and there are 40, 8 less: each gives way by its length, and less the "+
 			"more its minutes matter.",
-		changed.Sentences[0],
+		changed.Sentences[0].String(),
 	)
 	require.Contains(t, fmt.Sprint(changed.Sentences), "turns each instead of 8")
 	for _, s := range sample.Planned(t, changed.Document, in).Blocks {

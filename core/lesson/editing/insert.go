@@ -3,12 +3,11 @@ package editing
 import (
 	"cmp"
 	"context"
-	"fmt"
 	"maps"
 	"slices"
-	"strings"
 
 	"hodometer/core/basics/invalid"
+	"hodometer/core/basics/say"
 	"hodometer/core/lesson"
 	"hodometer/core/lesson/schedule"
 	"hodometer/core/people/coach"
@@ -28,7 +27,7 @@ func insert(ctx context.Context, d lesson.Document, c Edit, in schedule.Inputs) 
 		total += b.Minutes
 	}
 	if total <= float64(d.Minutes) {
-		return Edited{Document: d, Fits: true, Sentences: []string{}, Drop: []string{}}, nil
+		return Edited{Document: d, Fits: true, Sentences: []say.Sentence{}, Drop: []string{}}, nil
 	}
 	return ShareOut(ctx, d, "", in)
 }
@@ -51,8 +50,8 @@ func replay(ctx context.Context, d lesson.Document, at int, c Edit, in schedule.
 		if c.On {
 			block.Minutes = was.Minutes
 			d.Blocks[at] = block
-			said := fmt.Sprintf("%s: “%s” from now on.", block.Title, cmp.Or(block.Version, coach.AsWritten))
-			return Edited{Document: d, Fits: true, Sentences: []string{said}, Drop: []string{}}, d.Check()
+			said := say.Of("edit.another version", block.Title, cmp.Or(block.Version, coach.AsWritten))
+			return Edited{Document: d, Fits: true, Sentences: []say.Sentence{said}, Drop: []string{}}, d.Check()
 		}
 	} else {
 		if c.New == nil {
@@ -79,13 +78,11 @@ func replay(ctx context.Context, d lesson.Document, at int, c Edit, in schedule.
 	if err != nil {
 		return fitted, err
 	}
-	if phrase := lengthened(was.Minutes, fitted.Document.Blocks[at]); phrase != "" {
-		fitted.Sentences = append(
-			[]string{phrase},
-			slices.DeleteFunc(
-				fitted.Sentences,
-				func(other string) bool { return strings.HasPrefix(other, block.Title+": ") },
-			)...)
+	if sentence := lengthened(was.Minutes, fitted.Document.Blocks[at]); !sentence.Empty() {
+		others := slices.DeleteFunc(fitted.Sentences, func(other say.Sentence) bool {
+			return other.Key == sentence.Key && other.With[0] == block.Title
+		})
+		fitted.Sentences = append([]say.Sentence{sentence}, others...)
 	}
 	return fitted, nil
 }

@@ -2,12 +2,12 @@ package editing
 
 import (
 	"context"
-	"fmt"
 	"math"
 	"slices"
 
 	"hodometer/core/basics/apportion"
 	"hodometer/core/basics/invalid"
+	"hodometer/core/basics/say"
 	"hodometer/core/basics/units"
 	"hodometer/core/lesson"
 	"hodometer/core/lesson/schedule"
@@ -57,7 +57,7 @@ func ShareOut(ctx context.Context, d lesson.Document, keep string, in schedule.I
 	if !ok {
 		return tooMuch(ctx, d, keep, parts)
 	}
-	r := Edited{Document: d, Fits: true, Sentences: []string{}, Drop: []string{}}
+	r := Edited{Document: d, Fits: true, Sentences: []say.Sentence{}, Drop: []string{}}
 	r.Document.Blocks = slices.Clone(d.Blocks)
 	for i := range r.Document.Blocks {
 		block := &r.Document.Blocks[i]
@@ -69,32 +69,32 @@ func ShareOut(ctx context.Context, d lesson.Document, keep string, in schedule.I
 			continue
 		}
 		*block = block.Resized(math.Round(shares.Minutes[i]*100) / 100)
-		if phrase := adapt(block, list[i], in); phrase != "" {
-			r.Sentences = append(r.Sentences, phrase+".")
-		} else if phrase := lengthened(d.Blocks[i].Minutes, *block); phrase != "" {
-			r.Sentences = append(r.Sentences, phrase)
+		if sentence := adapt(block, list[i], in); !sentence.Empty() {
+			r.Sentences = append(r.Sentences, sentence)
+		} else if sentence := lengthened(d.Blocks[i].Minutes, *block); !sentence.Empty() {
+			r.Sentences = append(r.Sentences, sentence)
 		}
 	}
-	if phrase := squeezed(d, parts, shares.Spare); phrase != "" {
-		r.Sentences = append([]string{phrase}, r.Sentences...)
+	if sentence := squeezed(d, parts, shares.Spare); !sentence.Empty() {
+		r.Sentences = append([]say.Sentence{sentence}, r.Sentences...)
 	}
 	evenOut(r.Document, float64(d.Minutes)-shares.Spare, keep)
 	if shares.Spare >= 0.05 {
-		r.Sentences = append(r.Sentences, units.Decimal(shares.Spare, 1)+" min stay free: no block takes them.")
+		r.Sentences = append(r.Sentences, say.Of("edit.spare", shares.Spare))
 	}
 	return r, nil
 }
 
 // lengthened says that a block has other minutes than it had; empty where it has not.
-func lengthened(had float64, b lesson.Block) string {
-	if now := units.Decimal(b.Minutes, 1); now != units.Decimal(had, 1) {
-		return fmt.Sprintf("%s: %s min instead of %s.", b.Title, now, units.Decimal(had, 1))
+func lengthened(had float64, b lesson.Block) say.Sentence {
+	if units.Decimal(b.Minutes, 1) == units.Decimal(had, 1) {
+		return say.Sentence{}
 	}
-	return ""
+	return say.Of("edit.minutes", b.Title, b.Minutes, had)
 }
 
 // squeezed says why blocks do not have what they should; empty where they do.
-func squeezed(d lesson.Document, parts []apportion.Part, spare float64) string {
+func squeezed(d lesson.Document, parts []apportion.Part, spare float64) say.Sentence {
 	wanted, pinned := 0.0, 0.0
 	for _, p := range parts {
 		wanted += p.Wanted
@@ -104,23 +104,14 @@ func squeezed(d lesson.Document, parts []apportion.Part, spare float64) string {
 	}
 	off := float64(d.Minutes) - spare - wanted
 	if math.Abs(off) < 0.25 {
-		return ""
+		return say.Sentence{}
 	}
-	direction, share := "more", "grows"
+	sentence := say.Of("edit.too little to share", wanted, wanted+off, off)
 	if off < 0 {
-		direction, share = "less", "gives way"
+		sentence = say.Of("edit.too much to share", wanted, wanted+off, -off)
 	}
-	sentence := fmt.Sprintf(
-		"All blocks together should have %s min and there are %s, %s %s: each %s by its length, and less the more its "+
-			"minutes matter.",
-		units.Decimal(wanted, 1),
-		units.Decimal(wanted+off, 1),
-		units.Decimal(math.Abs(off), 1),
-		direction,
-		share,
-	)
 	if pinned > 0 {
-		sentence += fmt.Sprintf(" %s min are pinned.", units.Decimal(pinned, 1))
+		return say.Of("edit.and pinned", sentence, pinned)
 	}
 	return sentence
 }
@@ -142,48 +133,46 @@ func evenOut(d lesson.Document, total float64, keep string) {
 
 // adapt gives a drill the turns that there is time for in its minutes, and says what became of the block as
 // it was scheduled before. There are never more turns than were planned or than the drill has.
-func adapt(b *lesson.Block, l schedule.Prepared, in schedule.Inputs) string {
-	phrase := ""
-	if off := b.Minutes - b.Wanted; b.Wanted > 0 && math.Abs(off) >= 0.25 && !b.Pinned {
-		change := "more"
-		if off < 0 {
-			change = "fewer"
-		}
-		phrase = fmt.Sprintf(
-			"%s has %s min, %s %s than it should",
-			b.Title,
-			units.Decimal(b.Minutes, 1),
-			units.Decimal(math.Abs(off), 1),
-			change,
-		)
+func adapt(b *lesson.Block, l schedule.Prepared, in schedule.Inputs) say.Sentence {
+	var sentence say.Sentence
+	off := b.Minutes - b.Wanted
+	switch {
+	case b.Pinned || b.Wanted == 0 || math.Abs(off) < 0.25:
+	case off < 0:
+		sentence = say.Of("edit.fewer minutes", b.Title, b.Minutes, -off)
+	default:
+		sentence = say.Of("edit.more minutes", b.Title, b.Minutes, off)
 	}
 	if !l.Drilled || b.Pinned {
-		return phrase
+		return sentence
 	}
 	planned := b.TurnsOf(l.Document)
 	l.Block.Minutes = b.Minutes
 	turns := max(1, min(l.TurnsIn(in), max(planned, in.Drills[b.Plays()].Turns)))
 	if turns == planned {
-		return phrase
+		return sentence
 	}
 	b.Turns = turns
-	if phrase == "" {
-		phrase = b.Title
+	switch {
+	case sentence.Empty():
+		return say.Of("edit.turns", b.Title, turns, planned)
+	case off < 0:
+		return say.Of("edit.fewer minutes and turns", b.Title, b.Minutes, -off, turns, planned)
 	}
-	return phrase + fmt.Sprintf("; %s each instead of %d", units.Count(turns, "turn", "turns"), planned)
+	return say.Of("edit.more minutes and turns", b.Title, b.Minutes, off, turns, planned)
 }
 
 // tooMuch says which blocks to take out so that the least of the rest fits: those that matter least
 // first, and of these the longest.
 func tooMuch(ctx context.Context, d lesson.Document, keep string, parts []apportion.Part) (Edited, error) {
-	r := Edited{Document: d, Sentences: []string{}, Drop: []string{}}
+	r := Edited{Document: d, Sentences: []say.Sentence{}, Drop: []string{}}
 	least := 0.0
 	for _, p := range parts {
 		least += p.Min
 	}
 	r.Sentences = append(
 		r.Sentences,
-		fmt.Sprintf("Even the least of all blocks takes %s min, and the booking has %d.", units.Decimal(least, 1), d.Minutes),
+		say.Of("edit.too much", least, d.Minutes),
 	)
 	gone := make([]bool, len(parts))
 	for {
@@ -198,12 +187,12 @@ func tooMuch(ctx context.Context, d lesson.Document, keep string, parts []apport
 			}
 		}
 		if at < 0 {
-			r.Sentences = append(r.Sentences, "What is pinned does not fit; unpin a block or make the booking longer.")
+			r.Sentences = append(r.Sentences, say.Of("edit.pinned too much"))
 			return r, nil
 		}
 		gone[at] = true
 		r.Drop = append(r.Drop, d.Blocks[at].ID)
-		r.Sentences = append(r.Sentences, "Take out "+d.Blocks[at].Title+".")
+		r.Sentences = append(r.Sentences, say.Of("edit.take out", d.Blocks[at].Title))
 		var rest []apportion.Part
 		for i, p := range parts {
 			if !gone[i] {

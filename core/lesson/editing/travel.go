@@ -2,14 +2,12 @@ package editing
 
 import (
 	"context"
-	"fmt"
 	"math"
 	"slices"
-	"strings"
 
 	"hodometer/core/basics/apportion"
 	"hodometer/core/basics/invalid"
-	"hodometer/core/basics/units"
+	"hodometer/core/basics/say"
 	"hodometer/core/lesson"
 	"hodometer/core/lesson/schedule"
 )
@@ -41,7 +39,7 @@ type Travel struct {
 type Travelled struct {
 	Document  lesson.Document `json:"document"`
 	Second    float64         `json:"second" description:"Where the lesson is then"`
-	Sentences []string        `json:"sentences" description:"What got shorter or longer"`
+	Sentences []say.Sentence  `json:"sentences" description:"What got shorter or longer"`
 }
 
 const (
@@ -67,7 +65,7 @@ func Under(ctx context.Context, d lesson.Document, t Travel, held float64, in sc
 	now, more := Travelled{Second: begins + t.Gone}, 0.0 // minutes for the rest, beside what it has
 	switch t.Kind {
 	case Held:
-		now.Document, now.Sentences = d, []string{}
+		now.Document, now.Sentences = d, []say.Sentence{}
 		return now, nil
 	case CatchUp:
 	case Longer:
@@ -109,7 +107,7 @@ func fitRest(
 	from int,
 	more, held float64,
 	in schedule.Inputs,
-) (lesson.Document, []string, error) {
+) (lesson.Document, []say.Sentence, error) {
 	left := float64(d.Minutes) - held
 	for _, block := range d.Blocks[:from] {
 		left -= block.Minutes
@@ -120,7 +118,7 @@ func fitRest(
 		p := part(l)
 		parts, least, has = append(parts, p), least+p.Min, has+l.Block.Minutes
 	}
-	sentences := []string{}
+	sentences := []say.Sentence{}
 	if len(parts) == 0 {
 		return d, late(sentences, -left), nil
 	}
@@ -144,8 +142,8 @@ func fitRest(
 			adapt(&block, list[from+i], in)
 		}
 		d.Blocks[from+i] = block
-		if phrase := instead(was, block, list[from+i]); phrase != "" {
-			sentences = append(sentences, phrase)
+		if sentence := instead(was, block, list[from+i]); !sentence.Empty() {
+			sentences = append(sentences, sentence)
 		}
 	}
 	if !ok {
@@ -155,29 +153,27 @@ func fitRest(
 }
 
 // late says how many minutes the lesson ends after its booking.
-func late(sentences []string, minutes float64) []string {
+func late(sentences []say.Sentence, minutes float64) []say.Sentence {
 	if minutes < worthTelling {
 		return sentences
 	}
-	return append(
-		sentences,
-		fmt.Sprintf("The lesson ends %s min late: what is left is as short as it can be.", units.Decimal(minutes, 1)),
-	)
+	return append(sentences, say.Of("edit.late", minutes))
 }
 
 // instead says what a block has now instead of before; empty where that is as good as the same.
-func instead(was, now lesson.Block, l schedule.Prepared) string {
-	var said []string
-	if math.Abs(now.Minutes-was.Minutes) >= worthTelling {
-		said = append(said, fmt.Sprintf("%s min instead of %s", units.Decimal(now.Minutes, 1), units.Decimal(was.Minutes, 1)))
-	}
+func instead(was, now lesson.Block, l schedule.Prepared) say.Sentence {
+	before, turns := 0, 0
 	if l.Drilled {
-		if before, turns := was.TurnsOf(l.Document), now.TurnsOf(l.Document); turns != before {
-			said = append(said, fmt.Sprintf("%s each instead of %d", units.Count(turns, "turn", "turns"), before))
-		}
+		before, turns = was.TurnsOf(l.Document), now.TurnsOf(l.Document)
 	}
-	if len(said) == 0 {
-		return ""
+	resized := math.Abs(now.Minutes-was.Minutes) >= worthTelling
+	switch {
+	case resized && turns != before:
+		return say.Of("edit.minutes and turns", was.Title, now.Minutes, was.Minutes, turns, before)
+	case resized:
+		return say.Of("edit.minutes", was.Title, now.Minutes, was.Minutes)
+	case turns != before:
+		return say.Of("edit.turns instead", was.Title, turns, before)
 	}
-	return was.Title + ": " + strings.Join(said, ", ") + "."
+	return say.Sentence{}
 }

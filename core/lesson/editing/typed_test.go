@@ -1,7 +1,7 @@
 package editing_test
 
 import (
-	"strings"
+	"fmt"
 	"testing"
 
 	"github.com/stretchr/testify/require"
@@ -64,7 +64,7 @@ func TestEveryBlockThatChangedIsNamed(t *testing.T) {
 			{Kind: editing.SetBooking, Minutes: 75}, {Kind: editing.Resize, Block: "3", Minutes: 16}}).
 			Draw(t, "edit")
 		then := sample.Apply(t, d, edit, in)
-		said := strings.Join(then.Sentences, "\n")
+		said := fmt.Sprint(then.Sentences)
 		for i, b := range then.Document.Blocks {
 			if b.ID != edit.Block && b.Minutes != d.Blocks[i].Minutes &&
 				max(b.Minutes-d.Blocks[i].Minutes, d.Blocks[i].Minutes-b.Minutes) >= 0.1 {

@@ -5,6 +5,7 @@ import (
 	"slices"
 	"strings"
 
+	"hodometer/core/basics/say"
 	"hodometer/core/lesson"
 	"hodometer/core/lesson/editing"
 	"hodometer/core/lesson/schedule"
@@ -35,7 +36,7 @@ func sore(l schedule.Prepared) []Finding {
 		)
 		if version, ok := l.Sparing(person); ok {
 			v := l.Block.Variant(person.ID)
-			v.Version, v.Why = version, "Asks for nothing that is rested."
+			v.Version, v.Why = version, say.Of("variant.spares")
 			f.Remedies = append(
 				f.Remedies,
 				Remedy{

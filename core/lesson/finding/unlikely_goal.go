@@ -6,6 +6,7 @@ import (
 	"math"
 	"strings"
 
+	"hodometer/core/basics/say"
 	"hodometer/core/basics/units"
 	"hodometer/core/drill/load"
 	"hodometer/core/lesson/editing"
@@ -61,7 +62,7 @@ func goals(
 		}
 		v := l.Block.Variant(p.Student)
 		v.Reach(p.Measure, fitted)
-		v.Why = "Met 4 times in 5 in this block."
+		v.Why = say.Of("variant.met")
 		label := fmt.Sprintf("%s: %s", p.Name, fitted)
 		if p.Called != "" {
 			label = fmt.Sprintf("%s, %s: %s", p.Name, p.Called, fitted)

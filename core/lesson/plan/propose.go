@@ -3,12 +3,11 @@ package plan
 import (
 	"context"
 	"errors"
-	"fmt"
 	"math"
 	"slices"
 
 	"hodometer/core/basics/invalid"
-	"hodometer/core/basics/units"
+	"hodometer/core/basics/say"
 	"hodometer/core/drill"
 	"hodometer/core/drill/load"
 	"hodometer/core/drill/playerfit"
@@ -67,23 +66,22 @@ func Propose(
 		}
 		return v, err
 	}
-	why := ""
-	say := func(sentence string) {
-		if why != "" {
-			why += " "
+	because := func(sentence say.Sentence) {
+		if !v.Why.Empty() {
+			sentence = say.Of("two sentences", v.Why, sentence)
 		}
-		why += sentence
+		v.Why = sentence
 	}
 	switch {
 	case v.Version != "":
-		say(fmt.Sprintf("“%s” asks for nothing that is rested.", v.Version))
+		because(say.Of("variant.version spares", v.Version))
 	case len(spared) > 0:
-		say(fmt.Sprintf("It asks for %s, which is rested: let them sit it out.", student.Joined(spared)))
+		because(say.Of("variant.asks for what is rested", student.Joined(spared)))
 	}
 	for _, f := range simulation.Fastest {
 		if f.Strain == footwork.Working && f.Gap != nil && *f.Gap > mine.Pattern.Gap*(1+minChange) {
 			v.Gap = math.Ceil(*f.Gap*10) / 10
-			say(fmt.Sprintf("At %s s nothing is worse than working.", units.Decimal(v.Gap, 1)))
+			because(say.Of("variant.slower", v.Gap))
 		}
 	}
 	for _, hit := range wishedHits() {
@@ -104,7 +102,7 @@ func Propose(
 		}
 		if size := sizeOf(fitted) / sizeOf(mine); math.Abs(size-1) > minChange {
 			v.Size = math.Round(math.Max(smallestSize, math.Min(size, largestSize))*100) / 100
-			say(sentence)
+			because(sentence)
 		}
 		break
 	}
@@ -131,13 +129,12 @@ func Propose(
 		case err == nil:
 			if goals := fitted.Measures[i].Goals; goals.String() != m.Goals.String() {
 				v.Reach(m.Number, goals)
-				say(sentence)
+				because(sentence)
 			}
 		case !errors.As(err, &wrong):
 			return v, err
 		}
 	}
-	v.Why = why
 	return v, nil
 }
 

@@ -5,6 +5,7 @@ import (
 	"math"
 	"strings"
 
+	"hodometer/core/basics/say"
 	"hodometer/core/drill"
 	"hodometer/core/drill/catalogue"
 	"hodometer/core/drill/library"
@@ -66,6 +67,14 @@ func (c chooser) choose(but *library.Stored) (best *library.Stored, why string) 
 		}
 	}
 	return best, why
+}
+
+// none says that there is no drill to choose.
+func (c chooser) none() say.Sentence {
+	if len(c.rests) == 0 {
+		return say.Of("template.no drill", string(c.sport))
+	}
+	return say.Of("template.no drill that spares", string(c.sport))
 }
 
 // lines is in how many lines a drill is played so that everybody has a turn in the block and nobody waits too

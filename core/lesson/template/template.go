@@ -8,6 +8,7 @@ import (
 	"strings"
 
 	"hodometer/core/basics/invalid"
+	"hodometer/core/basics/say"
 	"hodometer/core/drill/catalogue"
 	"hodometer/core/drill/library"
 	"hodometer/core/lesson"
@@ -89,19 +90,19 @@ func (t Template) Fill(
 	c := chooser{in: in, needs: needs, sport: sport, library: library, space: d.Space, rests: rests(in.People)}
 	first, why := c.choose(nil)
 	other, alsoWhy := c.choose(first)
-	phrases := []string{}
+	sentences := []say.Sentence{}
 	d.Blocks = []lesson.Block{}
 	for i, s := range t.slots {
 		block, phrase := sparing(s.block.In(sport), in.People)
 		if phrase != "" {
-			phrases = append(phrases, phrase)
+			sentences = append(sentences, say.Words(phrase))
 		}
 		if more, why := lesson.WarmUp(in.Settings.Air.Celsius, in.People); block.Kind == lesson.Body && why != "" {
 			block.Minutes += more
 			for k := range block.Calls { // the last ones come at its end
 				block.Calls[k].Minute = min(block.Calls[k].Minute, block.Minutes-2)
 			}
-			phrases = append(phrases, fmt.Sprintf("%s: %s.", block.Title, why))
+			sentences = append(sentences, say.Of("template.because", block.Title, why))
 		}
 		block.ID, block.Wanted = fresh[i], block.Minutes
 		chosen, reason := first, why
@@ -110,21 +111,14 @@ func (t Template) Fill(
 		}
 		if s.pick != noDrill {
 			if chosen == nil {
-				phrases = append(
-					phrases,
-					fmt.Sprintf(
-						"There is no drill for %s in the library%s; a block of technique stands in its place.",
-						sport,
-						map[bool]string{true: " yet", false: " that asks for nothing they rest"}[len(c.rests) == 0],
-					),
-				)
+				sentences = append(sentences, c.none())
 				block.Kind, block.Title, block.Effort = lesson.Technique, "Technique", 3
 			} else {
 				block.Drill, block.Title, block.Effort = chosen.ID, chosen.Document.Name, chosen.Document.Effort
 				if s.pick == again {
 					block.Title += ", for points"
 				} else {
-					phrases = append(phrases, reason)
+					sentences = append(sentences, say.Words(reason))
 				}
 				in.Drills[chosen.ID] = chosen.Document
 				block.Lines = c.lines(chosen.Document, block)
@@ -143,13 +137,10 @@ func (t Template) Fill(
 			}
 			return gone
 		})
-		phrases = append(
-			phrases,
-			fmt.Sprintf("Left out, as %d min have no room for it: %s.", d.Minutes, strings.Join(out, ", ")),
-		)
+		sentences = append(sentences, say.Of("template.left out", d.Minutes, strings.Join(out, ", ")))
 		fitted, err = editing.ShareOut(ctx, d, "", in)
 	}
-	fitted.Sentences = append(phrases, fitted.Sentences...)
+	fitted.Sentences = append(sentences, fitted.Sentences...)
 	return fitted, err
 }
 

@@ -92,7 +92,7 @@ func TestATemplateServesTheNextSteps(t *testing.T) {
 	// A sport without a drill in the library still gets its lesson.
 	filled, err = pair.Fill(t.Context(), d, needs, nil, fresh, in)
 	require.NoError(t, err)
-	require.Contains(t, filled.Sentences[0], "There is no drill for tennis")
+	require.Contains(t, filled.Sentences[0].String(), "There is no drill for tennis")
 	_, ok = template.FindTemplate("none")
 	require.False(t, ok)
 }
@@ -173,7 +173,7 @@ func TestAWarmUpGoesByAirAndAge(t *testing.T) {
 		require.NoError(t, err)
 		require.InDelta(t, c.minutes, filled.Document.Blocks[0].Wanted, 1e-9)
 		if c.says != "" {
-			require.Contains(t, strings.Join(filled.Sentences, " "), c.says)
+			require.Contains(t, fmt.Sprint(filled.Sentences), c.says)
 		}
 		quick := strings.Contains(fmt.Sprint(filled.Document.Blocks[0].Calls), "short runs")
 		require.Equal(t, c.age != student.Sixty, quick)

@@ -5,15 +5,16 @@ import (
 	"errors"
 
 	"hodometer/core/basics/invalid"
+	"hodometer/core/basics/say"
 	"hodometer/core/lesson"
 )
 
 // Answered is a lesson as it is run, after some acts.
 type Answered struct {
 	Courtside
-	Sentences []string  `json:"sentences" description:"What got shorter or longer by the last act that changed the lesson"`
-	Changed   *Change   `json:"changed" description:"The last act that changed the lesson; null where none did"`
-	Refused   []Refused `json:"refused" description:"What could not be done; all the rest is"`
+	Sentences []say.Sentence `json:"sentences" description:"What got shorter or longer by the last act that changed the lesson"`
+	Changed   *Change        `json:"changed" description:"The last act that changed the lesson; null where none did"`
+	Refused   []Refused      `json:"refused" description:"What could not be done; all the rest is"`
 }
 
 // Change is what an act made of a lesson: what takes it back needs both.
@@ -30,7 +31,7 @@ type Refused struct {
 
 // Done is what some acts came to.
 type Done struct {
-	Sentences []string
+	Sentences []say.Sentence
 	Changed   *Change // by the last act that changed the lesson; nil where none did
 	Refused   []Refused
 	Taken     []Counted // what is counted by them
@@ -40,12 +41,12 @@ type Done struct {
 // Did is an act that was done, and what came of it. Documents of lessons that it brought with it are not kept.
 type Did struct {
 	Act
-	Said []string `json:"said,omitempty" description:"What it changed, in sentences"`
+	Said []say.Sentence `json:"said,omitempty" description:"What it changed, in sentences"`
 }
 
 // DoAll does acts in order; those that cannot be done are told and left out. It returns ctx.Err() when cancelled.
 func (k *Kit) DoAll(ctx context.Context, acts []Act) (Done, error) {
-	done := Done{Sentences: []string{}, Refused: []Refused{}}
+	done := Done{Sentences: []say.Sentence{}, Refused: []Refused{}}
 	for _, act := range acts {
 		before, was := len(k.Done), k.Document
 		outcome, err := k.Do(ctx, act)

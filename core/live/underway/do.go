@@ -6,14 +6,15 @@ import (
 	"time"
 
 	"hodometer/core/basics/invalid"
+	"hodometer/core/basics/say"
 	"hodometer/core/lesson"
 	"hodometer/core/lesson/editing"
 )
 
 // Outcome is what came of an act.
 type Outcome struct {
-	Sentences []string  // what got shorter or longer
-	Taken     []Counted // what is counted by it: of each attempt, what is new in it
+	Sentences []say.Sentence // what got shorter or longer
+	Taken     []Counted      // what is counted by it: of each attempt, what is new in it
 }
 
 // Do does one thing with the lesson. An act that was done before changes nothing. It returns invalid.Fields where the
@@ -29,7 +30,7 @@ func (k *Kit) Do(ctx context.Context, a Act) (Outcome, error) {
 	if slices.Contains(k.Done, a.ID) {
 		return Outcome{}, nil
 	}
-	var sentences []string
+	var sentences []say.Sentence
 	var err error
 	switch {
 	case a.Clock != nil:
@@ -49,7 +50,7 @@ func (k *Kit) Do(ctx context.Context, a Act) (Outcome, error) {
 }
 
 // takeBack takes a change back. What another device changed since stays, so that nothing of it is lost.
-func (k *Kit) takeBack(a Act) ([]string, error) {
+func (k *Kit) takeBack(a Act) ([]say.Sentence, error) {
 	back, kept := *a.Before, false
 	if a.After != nil {
 		var err error
@@ -64,7 +65,7 @@ func (k *Kit) takeBack(a Act) ([]string, error) {
 	}
 	k.Becomes(back)
 	if kept {
-		return []string{"What was changed since stays as it is; the rest is as it was before."}, nil
+		return []say.Sentence{say.Of("edit.taken back")}, nil
 	}
 	return nil, nil
 }
@@ -85,7 +86,7 @@ func (k *Kit) held(now time.Time) float64 {
 }
 
 // travel does one thing with the road, and has the clock go on from there.
-func (k *Kit) travel(ctx context.Context, t editing.Travel, now time.Time) ([]string, error) {
+func (k *Kit) travel(ctx context.Context, t editing.Travel, now time.Time) ([]say.Sentence, error) {
 	if t.Kind == editing.Held || t.Kind == editing.CatchUp {
 		if at, gone := k.Document.At(k.at(now)); at >= 0 {
 			t.Block, t.Gone = k.Document.Blocks[at].ID, gone
@@ -103,7 +104,7 @@ func (k *Kit) travel(ctx context.Context, t editing.Travel, now time.Time) ([]st
 
 // change does one thing to the lesson. The identifiers of what it cuts are made from its own, so that they are the same
 // wherever it is done.
-func (k *Kit) change(ctx context.Context, a Act) ([]string, error) {
+func (k *Kit) change(ctx context.Context, a Act) ([]say.Sentence, error) {
 	fresh := make([]string, 2)
 	for i, part := range []string{"first", "second"} {
 		id, err := derivedID(a.ID, part)

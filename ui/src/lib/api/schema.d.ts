@@ -1956,7 +1956,7 @@ export interface components {
             /** @description As written for a right-hander */
             document: components["schemas"]["DrillDocument"];
             /** @description What changed, in a sentence */
-            sentence: string;
+            sentence: components["schemas"]["SaySentence"];
         };
         Afterwards: {
             /** @description How long each block was to go, and went; none where the plan was not kept, or it was not begun */
@@ -2270,7 +2270,7 @@ export interface components {
         Changed: {
             /** Format: date-time */
             at: string;
-            said: string[];
+            said: components["schemas"]["SaySentence"][];
             why?: components["schemas"]["UnderwayWhy"];
         };
         ClosingDocument: {
@@ -3135,7 +3135,7 @@ export interface components {
             fits: boolean;
             plan: components["schemas"]["Plan"];
             /** @description What was squeezed or stretched, and why; or what to do */
-            sentences: string[];
+            sentences: components["schemas"]["SaySentence"][];
         };
         EditingAttendance: {
             /** @description Identifiers of the students who are there from now on */
@@ -4546,7 +4546,7 @@ export interface components {
             /** @description Another version of the drill; empty: that of the block */
             version?: string;
             /** @description Where it comes from */
-            why?: string;
+            why?: components["schemas"]["SaySentence"];
         };
         LineAsked: {
             document: components["schemas"]["DrillDocument"];
@@ -5859,6 +5859,14 @@ export interface components {
             name: string;
             why: components["schemas"]["KeepingWhy"];
         };
+        SaySentence: {
+            /** @description Its key in the catalogue */
+            say?: string;
+            /** @description What goes into it */
+            with?: unknown[];
+            /** @description In words */
+            words: string;
+        };
         ScheduleBudget: {
             /** @description Balls fed to them, and hit in warm-ups with a rotation */
             balls: number;
@@ -6084,7 +6092,7 @@ export interface components {
             /** @description Reached in some order of the turns that were counted without one, and not in all */
             perhaps: boolean;
             /** @description How far along it is, in words */
-            sentence: string;
+            sentence: components["schemas"]["SaySentence"];
             /** @description Steps in all */
             wanted: number;
         };
@@ -6584,13 +6592,13 @@ export interface components {
         };
         TargetReckoned: {
             /** @description Where to aim so that errors stay under the share, in words */
-            aim: string;
+            aim: components["schemas"]["SaySentence"];
             /** @description The least drill with this target */
             document: components["schemas"]["DrillDocument"];
             playerFit: components["schemas"]["PlayerfitFit"];
             report: components["schemas"]["Report"];
             /** @description How large the target has to be for the wanted share, in words */
-            size: string;
+            size: components["schemas"]["SaySentence"];
         };
         /** @enum {string} */
         Task: "nothing" | "export" | "import";
@@ -6794,7 +6802,7 @@ export interface components {
              */
             second: number;
             /** @description What got shorter or longer by the last act that changed the lesson */
-            sentences: string[];
+            sentences: components["schemas"]["SaySentence"][];
             sheet: components["schemas"]["RunsheetCue"][];
         };
         UnderwayChange: {

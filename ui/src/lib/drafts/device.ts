@@ -1,7 +1,7 @@
 import Dexie, { type Table, type Transaction } from 'dexie'
 import { v7 } from 'uuid'
 import { inTab } from '../page/kept'
-import { toFourthFormat, toThirdFormat } from './formats'
+import { toFourthFormat, toSentences, toThirdFormat } from './formats'
 
 /** Stored is a draft as it is written down on this device until the server has answered. */
 export interface Stored {
@@ -36,6 +36,7 @@ class Device extends Dexie {
     )
     this.version(3).upgrade((all) => rewrite(all, toThirdFormat))
     this.version(4).upgrade((all) => rewrite(all, toFourthFormat))
+    this.version(5).upgrade((all) => rewrite(all, toSentences))
   }
 }
 

@@ -1,5 +1,5 @@
 import { expect, test } from 'vitest'
-import { toFourthFormat, toThirdFormat } from './formats'
+import { toFourthFormat, toSentences, toThirdFormat } from './formats'
 
 test('a draft of an earlier program keeps what was typed, under the names of this one', () => {
   const drill = {
@@ -53,4 +53,16 @@ test('a draft with one goal and one target has one measure', () => {
     ],
   })
   expect(toFourthFormat('lesson', { version: 4, blocks: [] })).toEqual({ version: 4, blocks: [] })
+})
+
+test('a reason in words stays what it was', () => {
+  const variants = [{ student: 'ada', why: 'her knee' }, { student: 'ben' }]
+  expect(toSentences('lesson', { version: 4, blocks: [{ id: 'b', variants }, { id: 'c' }] })).toEqual({
+    version: 4,
+    blocks: [
+      { id: 'b', variants: [{ student: 'ada', why: { words: 'her knee' } }, { student: 'ben' }] },
+      { id: 'c' },
+    ],
+  })
+  expect(toSentences('drill', { why: 'x' })).toEqual({ why: 'x' })
 })

@@ -63,3 +63,17 @@ export function toFourthFormat<T>(kind: string, document: T): T {
   }))
   return { ...before, version: 4, blocks } as T
 }
+
+/** toSentences has the reasons of a draft stand as sentences do: the words that were typed or told are kept. */
+export function toSentences<T>(kind: string, document: T): T {
+  if (kind !== 'lesson') return document
+  const { blocks, ...rest } = document as Fields & { blocks?: Fields[] }
+  const told = (variant: Fields) =>
+    typeof variant.why === 'string' ? { ...variant, why: { words: variant.why } } : variant
+  return {
+    ...rest,
+    blocks: blocks?.map((block) =>
+      block.variants ? { ...block, variants: (block.variants as Fields[]).map(told) } : block,
+    ),
+  } as T
+}

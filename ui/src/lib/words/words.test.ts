@@ -36,10 +36,10 @@ describe('words', () => {
   })
 
   it('says how a goal ended', () => {
-    const open = { met: false, lost: false, perhaps: false, sentence: '7 of 10' }
+    const open = { met: false, lost: false, perhaps: false, sentence: { words: '7 of 10' } }
     expect(outcome(open)).toBe('7 of 10 at the end')
-    expect(outcome({ ...open, met: true, sentence: 'met' })).toBe('✓ met')
-    expect(outcome({ ...open, lost: true, sentence: 'lost' })).toBe('lost')
+    expect(outcome({ ...open, met: true, sentence: { words: 'met' } })).toBe('✓ met')
+    expect(outcome({ ...open, lost: true, sentence: { words: 'lost' } })).toBe('lost')
   })
 
   it('the commonest of a list is found, the first of equals', () => {

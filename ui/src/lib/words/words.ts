@@ -1,4 +1,5 @@
 import type { Counter } from '../api/client'
+import { say } from './say'
 
 const clock = (whole: number) => `${Math.floor(whole / 60)}:${String(whole % 60).padStart(2, '0')}`
 
@@ -43,27 +44,35 @@ export function counted(
   const { made, balls, rallies, tries } = count
   switch (unit) {
     case 'rally':
-      return [`${rallies}`, rallies === 1 ? 'rally' : 'rallies']
+      return [`${rallies}`, say('counted.rallies', { n: rallies })]
     case 'time':
-      return [`${tries}`, tries === 1 ? 'try' : 'tries']
+      return [`${tries}`, say('counted.tries', { n: tries })]
     case 'point':
-      return [`${made} : ${balls - made}`, '']
+      return [say('counted.score', { won: made, lost: balls - made }), '']
     case 'sequence':
+      return [`${made}`, say('counted.sequences', { n: balls })]
     case 'repetition':
-      return [`${made}`, `of ${balls} ${unit}${balls === 1 ? '' : 's'}`]
+      return [`${made}`, say('counted.repetitions', { n: balls })]
     default:
-      return [`${made}`, `of ${balls}`]
+      return [`${made}`, say('counted.balls', { n: balls })]
   }
 }
 
 /** misses says of what kind misses were, where that was marked. */
 export const misses = ({ net, long, wide }: { net: number; long: number; wide: number }) =>
-  [net && `${net} net`, long && `${long} long`, wide && `${wide} wide`].filter(Boolean).join(', ')
+  [
+    net && say('misses.net', { n: net }),
+    long && say('misses.long', { n: long }),
+    wide && say('misses.wide', { n: wide }),
+  ]
+    .filter(Boolean)
+    .join(', ')
 
 /** outcome says how far along a goal was at the end. */
 export const outcome = (standing: Pick<Counter['standing'], 'met' | 'lost' | 'perhaps' | 'sentence'>) => {
-  if (standing.met) return `✓ ${standing.sentence}`
-  return standing.lost || standing.perhaps ? standing.sentence : `${standing.sentence} at the end`
+  const { words } = standing.sentence
+  if (standing.met) return say('outcome.met', { standing: words })
+  return standing.lost || standing.perhaps ? words : say('outcome.open', { standing: words })
 }
 
 /** listed writes pieces of equipment in one line. */

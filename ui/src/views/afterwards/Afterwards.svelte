@@ -62,7 +62,7 @@
           {#each data.changes as change (change.at)}
             <li>
               <span class="hint">{clockOf(change.at)}</span>
-              {change.said.join(' ')}{change.why ? ` Why: ${change.why}.` : ''}
+              {change.said.map(({ words }) => words).join(' ')}{change.why ? ` Why: ${change.why}.` : ''}
             </li>
           {/each}
         </ul>

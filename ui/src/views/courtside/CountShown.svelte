@@ -1,6 +1,7 @@
 <script lang="ts">
   import type { Counter } from '../../lib/api/client'
   import { counted } from '../../lib/words/words'
+  import { say } from '../../lib/words/say'
   import { done } from './counting'
   import type { Provisional } from './waiting'
 
@@ -33,10 +34,11 @@
   {/if}
 </p>
 <p class="px-1 text-sm">
-  {counter.shared || counter.name}: {counter.goal}. {#if !done(counter)}Now {counter.standing
-      .sentence}.{#if counter.hope}&nbsp;{counter.hope[0]?.toUpperCase()}{counter.hope.slice(
-        1,
-      )}.{/if}{:else}<strong>Met ✓</strong>{/if}
+  {counter.shared || counter.name}: {counter.goal}. {#if !done(counter)}{say('courtside.now', {
+      standing: counter.standing.sentence.words,
+    })}{#if counter.hope}&nbsp;{counter.hope[0]?.toUpperCase()}{counter.hope.slice(1)}.{/if}{:else}<strong
+      >{say('courtside.met')}</strong
+    >{/if}
 </p>
 {#if counter.rests}<p class="px-1 text-sm font-semibold">
     {counter.short} rests {counter.rests}. Pain means stop.

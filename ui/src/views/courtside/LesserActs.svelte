@@ -1,6 +1,7 @@
 <script lang="ts">
   import type { Counter } from '../../lib/api/client'
   import type { Tap } from '../../device/runs'
+  import { say } from '../../lib/words/say'
   import { otherWay } from './counting'
 
   /** What is pressed less often than an answer: undo, the time, another way to count, where balls land. */
@@ -37,16 +38,20 @@
 
 <div class="less">
   <button class="btn big" disabled={!onundo} onclick={() => onundo?.()}
-    >Undo{#if whose}<span class="block text-sm">{whose}</span>{/if}</button
+    >{say('courtside.undo')}{#if whose}<span class="block text-sm">{whose}</span>{/if}</button
   >
   {#if counter.timed && !away && !counter.over}
-    <button class="btn big" onclick={() => ontap({ kind: 'time is up' })}>Time is up</button>
+    <button class="btn big" onclick={() => ontap({ kind: 'time is up' })}
+      >{say('courtside.time is up')}</button
+    >
   {/if}
   {#if strokes > 1}
-    <button class="btn big" onclick={() => onstrokes(0)}>Strokes back to 0</button>
+    <button class="btn big" onclick={() => onstrokes(0)}>{say('courtside.strokes back')}</button>
   {/if}
   {#if counter.again && !away && way === 'ball' && counter.unit !== 'time'}
-    <button class="btn big" onclick={() => ontap({ kind: 'played again' })}>Play it again</button>
+    <button class="btn big" onclick={() => ontap({ kind: 'played again' })}
+      >{say('courtside.play again')}</button
+    >
   {/if}
   <button class="btn big" onclick={() => (way = way === 'ball' ? 'turn' : 'ball')}
     >{otherWay(counter.unit, way)}</button
@@ -58,7 +63,7 @@
       onclick={() => {
         noting = !noting
         onnoting()
-      }}>{noting ? 'Hide the court' : 'Note where balls land'}</button
+      }}>{noting ? say('courtside.hide court') : say('courtside.note where')}</button
     >
   {/if}
 </div>

@@ -19,6 +19,7 @@ import type { Tap, Whose } from '../../device/runs'
 import type { Packed } from '../../device/store'
 import { notices } from '../../lib/parts/notice.svelte'
 import { instant } from '../../lib/words/words'
+import { say } from '../../lib/words/say'
 import { LessonRun, type Doing, type SaidOfRoad } from './lessonrun'
 import { Taken } from './taken.svelte'
 
@@ -174,7 +175,7 @@ export class Run {
   async because(why: Why) {
     const { said } = this.#run
     if (!said?.asks) return
-    const sentences = [`${said.sentences.join(' ')} Noted: ${why}.`]
+    const sentences = [say('courtside.noted', { changes: said.sentences.join(' '), why })]
     this.#show((run) => (run.said = { ...said, asks: '', sentences }))
     await this.#do({ what: { reason: { of: said.asks, why } } })
   }

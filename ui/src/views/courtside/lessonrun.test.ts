@@ -127,9 +127,9 @@ describe('what is said of a change', () => {
     expect(run.said).toBeUndefined()
     run.begins(doing)
     run.written(doing, 'the act')
-    run.take(answered(lesson(400, true), { sentences: ['Larger.'], changed }))
+    run.take(answered(lesson(400, true), { sentences: [{ words: 'Larger.' }], changed }))
     expect(run.said).toMatchObject({ sentences: ['Larger.'], asks: 'the act' })
-    run.take(answered(lesson(401, true), { sentences: ['Another device.'], changed }))
+    run.take(answered(lesson(401, true), { sentences: [{ words: 'Another device.' }], changed }))
     expect(run.said).toMatchObject({ sentences: ['Larger.'] })
   })
   it('is nothing of a count or of the clock', () => {

@@ -150,7 +150,10 @@ export class LessonRun {
     const { sentences, changed } = answered
     this.#show(answered)
     if (this.#changing === undefined) return
-    this.said = sentences.length && changed ? { sentences, ...changed, asks: this.#changing } : undefined
+    this.said =
+      sentences.length && changed
+        ? { sentences: sentences.map(({ words }) => words), ...changed, asks: this.#changing }
+        : undefined
     this.#changing = undefined
   }
 

@@ -93,7 +93,7 @@
             >{/if}
         </div>
       </div>
-      {#if variant.why}<p class="mt-1 text-sm">{variant.why}</p>{/if}
+      {#if variant.why}<p class="mt-1 text-sm">{variant.why.words}</p>{/if}
       <div class="mt-2 grid grid-cols-2 gap-2 sm:grid-cols-4">
         {#if scheduled.versions.length}
           <SelectField

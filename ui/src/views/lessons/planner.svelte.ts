@@ -127,7 +127,7 @@ export class Planner {
         this.#planned = JSON.stringify(changed.document)
         this.plan = changed.plan
         this.draft.replace(changed.document)
-        this.sentences = changed.sentences
+        this.sentences = changed.sentences.map(({ words }) => words)
         this.drop = changed.drop
       } catch (error) {
         this.sentences = [describe(error)]

@@ -121,8 +121,8 @@
       <p class="mt-3 text-lg first-letter:uppercase" role="status" aria-label="The answer">
         {fit.target?.sentence ?? fit.why}.
       </p>
-      <p class="mt-1">{target.aim}</p>
-      <p class="mt-1 first-letter:uppercase">{target.size}</p>
+      <p class="mt-1">{target.aim.words}</p>
+      <p class="mt-1 first-letter:uppercase">{target.size.words}</p>
       {#if fit.target}<button class="link mt-1" onclick={() => (derivation = fit?.target?.derivation ?? null)}
           >how this came about</button
         >{/if}

@@ -245,7 +245,7 @@ export class Bench {
         const body = { ...this.#tried(document), to }
         return answer(api.POST('/api/drills/adapt', { body }))
       })
-      this.sentence = adapted.sentence
+      this.sentence = adapted.sentence.words
       this.draft.replace(adapted.document)
     }
     this.asking.inTurn(make)
@@ -261,7 +261,7 @@ export class Bench {
     this.#inVersion(version, async (document) => {
       const body = { ...this.#tried(this.worked?.document ?? document), to }
       const adapted = await answer(api.POST('/api/drills/adapt', { body }))
-      this.sentence = adapted.sentence
+      this.sentence = adapted.sentence.words
       return adapted.document
     })
   }
