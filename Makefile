@@ -7,7 +7,7 @@ PAGES := $(shell find ui/src ui/public ui/index.html ui/vite.config.ts ui/notice
 # How well what devices load is compressed: the highest level takes half a minute for core.
 LEVEL := $(if $(filter demo,$(MAKECMDGOALS)),5,11)
 
-.PHONY: demo test test-long test-fresh check check-go check-lint check-page check-units check-format bench dev hooks generate format build fuzz screenshots
+.PHONY: demo test test-long test-fresh check check-go check-lint check-page check-units check-format bench dev hooks generate format build fuzz mutants screenshots
 
 demo: build
 	$(BIN) demo $(ARGS)
@@ -107,6 +107,11 @@ fuzz:
 			echo "$$room $$each"; go test -run '^$$' -fuzz "^$$each\$$" -fuzztime 60s $$room || exit 1; \
 		done; \
 	done
+
+# Small faults are put into core, one after the other, to see whether the tests of their room notice; a second each, and
+# some ten thousand of them. ARGS='-every 20' takes a sample, ARGS=core/count/score one room.
+mutants:
+	go run ./internal/mutants $(ARGS)
 
 screenshots: build /usr/bin/chromium
 	npx tsx e2e/screenshots.ts
