@@ -30,7 +30,7 @@ func Describe(routes []Route) ([]byte, error) {
 			return nil, err
 		}
 	}
-	text, err := json.MarshalIndent(reflector.Spec, "", "  ")
+	text, err := json.MarshalIndent(reflector.Spec, "", " ") // it is in the program as it stands
 	return append(text, '\n'), err
 }
 
