@@ -25,6 +25,9 @@ func TestFaultsAreAddedUp(t *testing.T) {
 	require.Equal(t, tally{faults: 2, noticed: 2, same: 2}, same, "what changes nothing is no fault")
 	require.InDelta(t, 100, same.share(), 0)
 	require.InDelta(t, 0, add(nil, nil).share(), 0)
+	bounds := []fault{with("LIVED"), with("NOT COVERED")}
+	bounds[0].equal, bounds[1].equal = true, true
+	require.Equal(t, tally{faults: 1, uncovered: 1, same: 1, left: bounds[1:]}, add(bounds, nil))
 }
 
 func TestWhatChangesNothingHasAReason(t *testing.T) {
@@ -56,15 +59,18 @@ func TestASampleIsDrawnOfLines(t *testing.T) {
 	require.InDelta(t, 1001, drawn[0]+drawn[1]+drawn[2]+drawn[3], 2, "samples have no line in common")
 }
 
-func TestTextsThatAreTakenFromTextsAreNoFaults(t *testing.T) {
+func TestFaultsAreLookedAtByType(t *testing.T) {
 	t.Parallel()
 	room := t.TempDir()
-	const source = "package room\n\nfunc f(a, b string, c, d int) (string, int) {\n\treturn a + b, c + d\n}\n"
+	const source = "package room\n\nfunc f(a, b string, c, d int, e float64) (string, int, bool, bool) {\n" +
+		"\treturn a + b, c + d, c < d, e < 2\n}\n"
 	path := filepath.Join(room, "room.go")
 	require.NoError(t, os.WriteFile(path, []byte(source), 0o600))
-	texts := fault{Type: "ARITHMETIC_BASE", Line: 4, Column: 11, file: path}
-	numbers := fault{Type: "ARITHMETIC_BASE", Line: 4, Column: 18, file: path}
-	left, err := viable(room, []fault{texts, numbers})
+	at := func(kind string, column int) fault { return fault{Type: kind, Line: 4, Column: column, file: path} }
+	texts, numbers := at("ARITHMETIC_BASE", 11), at("ARITHMETIC_BASE", 18)
+	whole, not := at("CONDITIONALS_BOUNDARY", 25), at("CONDITIONALS_BOUNDARY", 32)
+	left, err := viable(room, []fault{texts, numbers, whole, not})
 	require.NoError(t, err)
-	require.Equal(t, []fault{numbers}, left)
+	not.equal = true
+	require.Equal(t, []fault{numbers, whole, not}, left, "a text is taken from no text")
 }

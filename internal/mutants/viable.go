@@ -6,10 +6,11 @@ import (
 	"go/parser"
 	"go/token"
 	"go/types"
-	"slices"
+	"path/filepath"
 )
 
-// viable leaves out the faults that are no program: a text that is taken from another. They would fail every test.
+// viable leaves out the faults that are no program: a text that is taken from another. They would fail every test. A
+// bound between numbers that are not whole is marked: with it in or out, only what is exactly equal would tell.
 func viable(room string, faults []fault) ([]fault, error) {
 	files := token.NewFileSet()
 	packages, err := parser.ParseDir(files, room, nil, 0) //nolint:staticcheck // one package a folder, without tags
@@ -19,7 +20,7 @@ func viable(room string, faults []fault) ([]fault, error) {
 	var parsed []*ast.File
 	for _, each := range packages {
 		for name, file := range each.Files {
-			if code(name) || name == room+"/enums.go" {
+			if code(name) || filepath.Base(name) == "enums.go" {
 				parsed = append(parsed, file)
 			}
 		}
@@ -29,25 +30,28 @@ func viable(room string, faults []fault) ([]fault, error) {
 	if _, err := config.Check(room, files, parsed, info); err != nil {
 		return nil, err
 	}
-	texts := map[[2]int]map[string]bool{}
+	of := map[token.Position]types.BasicInfo{} // of what is on the left of an operator
 	for _, file := range parsed {
 		ast.Inspect(file, func(node ast.Node) bool {
-			binary, ok := node.(*ast.BinaryExpr)
-			if !ok || binary.Op != token.ADD {
-				return true
-			}
-			if basic, ok := info.Types[binary.X].Type.Underlying().(*types.Basic); ok && basic.Info()&types.IsString != 0 {
-				at := files.Position(binary.OpPos)
-				place := [2]int{at.Line, at.Column}
-				if texts[place] == nil {
-					texts[place] = map[string]bool{}
+			if binary, ok := node.(*ast.BinaryExpr); ok {
+				if basic, ok := info.Types[binary.X].Type.Underlying().(*types.Basic); ok {
+					at := files.Position(binary.OpPos)
+					at.Offset = 0
+					of[at] = basic.Info()
 				}
-				texts[place][at.Filename] = true
 			}
 			return true
 		})
 	}
-	return slices.DeleteFunc(faults, func(each fault) bool {
-		return each.Type == "ARITHMETIC_BASE" && texts[[2]int{each.Line, each.Column}][each.file]
-	}), nil
+	var left []fault
+	for _, each := range faults {
+		left = append(left, each)
+		switch at := of[token.Position{Filename: each.file, Line: each.Line, Column: each.Column}]; {
+		case each.Type == "ARITHMETIC_BASE" && at&types.IsString != 0:
+			left = left[:len(left)-1]
+		case each.Type == "CONDITIONALS_BOUNDARY" && at&types.IsFloat != 0:
+			left[len(left)-1].equal = true
+		}
+	}
+	return left, nil
 }

@@ -1,6 +1,7 @@
 package apportion_test
 
 import (
+	"context"
 	"encoding/json"
 	"math"
 	"os"
@@ -137,6 +138,100 @@ func TestFitSaysWhatCannotBe(t *testing.T) {
 	require.True(t, ok)
 	require.InDelta(t, 50, f.Spare, 1e-6)
 	require.InDelta(t, 10, f.Minutes[0], 1e-6)
+}
+
+func TestAPartHasAStepWhereAMultipleLiesWithinIt(t *testing.T) {
+	for _, c := range []struct {
+		least, most, step float64
+		want              bool
+	}{
+		{2.1, 2.9, 0, true}, {2.1, 2.9, 1, false}, {2, 2.9, 1, true}, {2.1, 3, 1, true}, {2, 2, 1, true},
+		{0.3, 0.3, 0.1, true}, {2.1, 4.4, 1.5, true}, {3.1, 4.4, 1.5, false},
+	} {
+		p := apportion.Part{Min: c.least, Max: c.most, Step: c.step}
+		require.Equal(t, c.want, p.HasStep(), "%+v", c)
+	}
+}
+
+// asked is a context that is cancelled once it was asked so often.
+type asked struct {
+	context.Context
+	times, until int
+}
+
+func (a *asked) Err() error {
+	if a.times++; a.times > a.until {
+		return context.Canceled
+	}
+	return nil
+}
+
+// steps are parts that come in steps of which many choices are nearly as good as one another.
+func steps(n int) []apportion.Part {
+	var parts []apportion.Part
+	for i := range n {
+		wanted := 4 + 1.3*float64(i%5) + 0.17*float64(i)
+		parts = append(parts, apportion.Part{
+			Wanted: wanted, Min: 0, Max: 3 * wanted, Weight: 1 + 0.3*float64(i%3), Step: 0.5 * float64(3+i%4),
+		})
+	}
+	return parts
+}
+
+// TestTheBestIsFoundInALongSearchToo compares with the best of all choices, by the total that they come to: half a
+// minute divides every step.
+func TestTheBestIsFoundInALongSearchToo(t *testing.T) {
+	const total, halves = 61.3, 122
+	parts := steps(9)
+	best := make([]float64, halves+1)
+	for i := range best {
+		best[i] = math.Inf(1)
+	}
+	best[0] = 0
+	for _, p := range parts {
+		next := make([]float64, halves+1)
+		for sum := range next {
+			next[sum] = math.Inf(1)
+			for used := 0; used <= sum && float64(used)/2 <= p.Max; used += int(2 * p.Step) {
+				off := float64(used)/2 - p.Wanted
+				next[sum] = math.Min(next[sum], best[sum-used]+p.Weight*off*off/p.Wanted)
+			}
+		}
+		best = next
+	}
+	least := math.Inf(1)
+	for sum, each := range best {
+		spare := total - float64(sum)/2
+		least = math.Min(least, each+spare*spare)
+	}
+	search := &asked{Context: t.Context(), until: math.MaxInt}
+	f, ok, err := apportion.Share(search, total, parts)
+	require.NoError(t, err)
+	require.True(t, ok && f.Best)
+	require.Greater(t, search.times, 1, "it takes long enough for somebody to be asked whether to go on")
+	require.InDelta(t, least, cost(parts, f.Minutes, total), 1e-6)
+}
+
+func TestASearchIsStoppedAndBounded(t *testing.T) {
+	parts := steps(40)
+	hurried := &asked{Context: t.Context(), until: 2}
+	_, ok, err := apportion.Share(hurried, 233.3, parts)
+	require.ErrorIs(t, err, context.Canceled)
+	require.False(t, ok)
+	require.Less(t, hurried.times, 100, "nothing is looked at any more")
+
+	patient := &asked{Context: t.Context(), until: math.MaxInt}
+	f, ok, err := apportion.Share(patient, 233.3, parts)
+	require.NoError(t, err)
+	require.True(t, ok)
+	require.False(t, f.Best, "it was cut off")
+	require.InDelta(t, 20_000.0/256, patient.times, 30, "once in 256 choices")
+	sum := f.Spare
+	for i, m := range f.Minutes {
+		require.InDelta(t, 0, math.Remainder(m, parts[i].Step), 1e-9)
+		sum += m
+	}
+	require.InDelta(t, 233.3, sum, 1e-9)
 }
 
 func BenchmarkFit12Steps(b *testing.B) {
