@@ -1,5 +1,5 @@
 import { spawn, type ChildProcess } from 'node:child_process'
-import { mkdtempSync, rmSync } from 'node:fs'
+import { existsSync, mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 
@@ -83,9 +83,9 @@ export async function open(
   }
 }
 
-/** How Debian's Chromium is started here. */
+/** How Debian's Chromium is started here: the one without a window, which takes a sixth less of the machine, or the whole. */
 export const chromium = {
-  executablePath: '/usr/bin/chromium',
+  executablePath: ['/usr/bin/chromium-headless-shell', '/usr/bin/chromium'].find(existsSync) ?? 'chromium',
   args: [
     '--no-sandbox',
     '--disable-gpu',

@@ -57,7 +57,18 @@ export default defineConfig({
     outDir: 'dist',
     emptyOutDir: true,
     target: 'es2022',
-    rolldownOptions: { checks: { pluginTimings: false } },
+    rolldownOptions: {
+      checks: { pluginTimings: false },
+      output: {
+        chunkFileNames: ({ name }) => `assets/${name.startsWith('shared') ? 'shared' : name}-[hash].js`,
+        // What several views share comes in few files: each is asked for by itself.
+        codeSplitting: {
+          groups: [
+            { name: 'shared', minShareCount: 2, entriesAware: true, entriesAwareMergeThreshold: 40_000 },
+          ],
+        },
+      },
+    },
   },
   worker: { format: 'es' },
   server: { proxy: { '/api': { target: api, changeOrigin: true } } },

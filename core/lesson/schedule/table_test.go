@@ -2,73 +2,56 @@ package schedule_test
 
 import (
 	"fmt"
+	"strings"
 	"testing"
 
 	"github.com/stretchr/testify/require"
 
+	"hodometer/core/drill/library"
 	"hodometer/core/drill/load"
-	"hodometer/core/drill/rotation"
-	"hodometer/core/lesson"
+	"hodometer/core/lesson/schedule"
+	"hodometer/internal/golden"
 	"hodometer/internal/sample"
 )
 
-// TestGroupsKeepToTheCourtsThatAreBooked schedules every offered block for every size of group.
-func TestGroupsKeepToTheCourtsThatAreBooked(t *testing.T) {
-	for people := 2; people <= 12; people++ {
-		for _, space := range []load.Space{{}, {Courts: 1}, {Courts: 2}, {Courts: 3}, {Half: true}} {
-			d, in := sample.Crowd(people)
-			d.Space, d.Blocks = space, append(lesson.Starters(""), lesson.More()...)
-			for i := range d.Blocks {
-				d.Blocks[i].ID = string(rune('a' + i))
+// TestTheTimetablesOfManyLessons: an hour for one to eight people with drills and games of the library in it, with what
+// is carried, what comes to each student and what is told at a glance.
+func TestTheTimetablesOfManyLessons(t *testing.T) {
+	t.Parallel()
+	var b strings.Builder
+	drills, games := library.All(), library.Games()
+	for i := range 24 {
+		d, in := sample.Crowd(1 + i%8)
+		d.Space.Courts = i % 3
+		d.Minutes = 40 + 5*(i%9)
+		for k, at := range []int{2, 4} {
+			s := drills[(7*i+3*k)%len(drills)]
+			in.Drills[s.ID] = s.Document
+			block := schedule.ForDrill(s.ID, s.Document, len(d.Students), load.Space{Courts: i % 3}, in.Settings)
+			block.ID, block.Turns, block.Pinned = d.Blocks[at].ID, (i+k)%6, i%5 == 0
+			if block.Minutes == 0 {
+				block.Minutes = 9
 			}
-			booked := max(1, space.Courts)
-			for _, s := range sample.Planned(t, d, in).Blocks {
-				if s.Table == nil {
-					continue
-				}
-				for _, round := range s.Table.Rounds {
-					for _, seat := range round.Seats {
-						most := booked
-						switch {
-						case space.Half:
-							most = 1
-						case s.Kind == lesson.Ball:
-							most = 2 * booked // side by side, lengthwise
-						}
-						require.LessOrEqual(t, seat.Court, most, "%s for %d on %+v", s.Title, people, space)
-						require.NotContains(t, seat.Where, fmt.Sprint("court ", booked+1))
-					}
-				}
-			}
+			d.Blocks[at] = block
+		}
+		table, list, err := schedule.Make(t.Context(), d, in)
+		require.NoError(t, err)
+		fmt.Fprintf(&b, "%d people, %d min: planned %.0f s, over %.0f, spare %.0f, late %.0f, %d balls, %d baskets; carry %s\n",
+			len(d.Students), d.Minutes, table.Planned, table.Over, table.Spare, table.Late, table.Balls, table.Baskets,
+			schedule.InWords(table.Carry))
+		for k, block := range table.Blocks {
+			block.Table = nil // rotation has tables of its own
+			fmt.Fprintln(&b, "  ", golden.Line(t, block, 1), fmt.Sprintf("step %.1f, %d turns", list[k].Step(), list[k].TurnsIn(in)))
+		}
+		fmt.Fprintln(&b, "  ", golden.Line(t, table.Budgets, 1))
+		fmt.Fprintln(&b, "  ", golden.Line(t, table.Milestones[min(i%5, len(table.Milestones)-1):], 1))
+	}
+	for i, g := range games {
+		if i%3 == 0 {
+			_, in := sample.Crowd(4)
+			block, err := schedule.ForGame(t.Context(), g.ID, g.Document, in.Settings)
+			fmt.Fprintln(&b, g.Document.Name, golden.Line(t, block, 1), err)
 		}
 	}
-	// By hand: six on one court, everybody against everybody: two play, four wait.
-	d, in := sample.Crowd(6)
-	game := lesson.More()[1]
-	game.ID = "game"
-	d.Blocks = []lesson.Block{game}
-	for _, round := range sample.Planned(t, d, in).Blocks[0].Table.Rounds {
-		waits := 0
-		for _, seat := range round.Seats {
-			if seat.Waits {
-				waits++
-			}
-		}
-		require.Equal(t, 4, waits)
-	}
-	// The coach may still put three side by side; then it is parts of a court, and no courts that are not there.
-	d.Blocks[0].Rotation.Courts = 3
-	require.Equal(t, "part 3", lastWhere(sample.Planned(t, d, in).Blocks[0].Table.Rounds[0]))
-	d.Space.Courts = 3
-	require.Equal(t, "court 3", lastWhere(sample.Planned(t, d, in).Blocks[0].Table.Rounds[0]))
-}
-
-func lastWhere(round rotation.Round) string {
-	last := rotation.Seat{}
-	for _, seat := range round.Seats {
-		if seat.Court > last.Court {
-			last = seat
-		}
-	}
-	return last.Where
+	golden.Same(t, "timetables.txt", b.String())
 }
