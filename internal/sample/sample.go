@@ -9,6 +9,7 @@ import (
 
 	"hodometer/core/drill"
 	"hodometer/core/drill/library"
+	"hodometer/core/drill/load"
 	"hodometer/core/drill/rotation"
 	"hodometer/core/lesson"
 	"hodometer/core/lesson/editing"
@@ -98,6 +99,25 @@ func Crowd(n int) (lesson.Document, schedule.Inputs) {
 		)
 	}
 	d.Students, in.People = d.Students[:n], in.People[:n]
+	return d, in
+}
+
+// Mixed is one of many lessons, by its number: an hour for one to eight people on one or two courts, with two drills of
+// the library in it.
+func Mixed(n int) (lesson.Document, schedule.Inputs) {
+	d, in := Crowd(1 + n%8)
+	d.Space.Courts, d.Minutes = n%3, 40+5*(n%9)
+	drills := library.All()
+	for k, at := range []int{2, 4} {
+		s := drills[(7*n+3*k)%len(drills)]
+		in.Drills[s.ID] = s.Document
+		block := schedule.ForDrill(s.ID, s.Document, len(d.Students), load.Space{Courts: n % 3}, in.Settings)
+		block.ID, block.Turns, block.Pinned = d.Blocks[at].ID, (n+k)%6, n%5 == 0
+		if block.Minutes == 0 {
+			block.Minutes = 9
+		}
+		d.Blocks[at] = block
+	}
 	return d, in
 }
 

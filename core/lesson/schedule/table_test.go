@@ -8,7 +8,6 @@ import (
 	"github.com/stretchr/testify/require"
 
 	"hodometer/core/drill/library"
-	"hodometer/core/drill/load"
 	"hodometer/core/lesson/schedule"
 	"hodometer/internal/golden"
 	"hodometer/internal/sample"
@@ -19,21 +18,9 @@ import (
 func TestTheTimetablesOfManyLessons(t *testing.T) {
 	t.Parallel()
 	var b strings.Builder
-	drills, games := library.All(), library.Games()
+	games := library.Games()
 	for i := range 24 {
-		d, in := sample.Crowd(1 + i%8)
-		d.Space.Courts = i % 3
-		d.Minutes = 40 + 5*(i%9)
-		for k, at := range []int{2, 4} {
-			s := drills[(7*i+3*k)%len(drills)]
-			in.Drills[s.ID] = s.Document
-			block := schedule.ForDrill(s.ID, s.Document, len(d.Students), load.Space{Courts: i % 3}, in.Settings)
-			block.ID, block.Turns, block.Pinned = d.Blocks[at].ID, (i+k)%6, i%5 == 0
-			if block.Minutes == 0 {
-				block.Minutes = 9
-			}
-			d.Blocks[at] = block
-		}
+		d, in := sample.Mixed(i)
 		table, list, err := schedule.Make(t.Context(), d, in)
 		require.NoError(t, err)
 		fmt.Fprintf(&b, "%d people, %d min: planned %.0f s, over %.0f, spare %.0f, late %.0f, %d balls, %d baskets; carry %s\n",
