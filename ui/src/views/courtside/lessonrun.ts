@@ -145,11 +145,11 @@ export class LessonRun {
     return what.travel !== undefined || what.change !== undefined
   }
 
-  /** take goes on from an answer. */
+  /** take goes on from an answer. One that was on its way before a change says nothing of it. */
   take(answered: Answered) {
-    const { sentences, changed } = answered
+    const { sentences, changed, refused } = answered
     this.#show(answered)
-    if (this.#changing === undefined) return
+    if (this.#changing === undefined || (!changed && !refused.length)) return
     this.said =
       sentences.length && changed
         ? { sentences: sentences.map(({ words }) => words), ...changed, asks: this.#changing }
