@@ -83,7 +83,7 @@ export async function open(
   }
 }
 
-/** How Debian's Chromium is started here: the one without a window, which takes a sixth less of the machine, or the whole. */
+/** How Debian's Chromium is started here: the one without a window, which takes less of the machine, or the whole. */
 export const chromium = {
   executablePath: ['/usr/bin/chromium-headless-shell', '/usr/bin/chromium'].find(existsSync) ?? 'chromium',
   args: [

@@ -1,5 +1,6 @@
-// Package golden compares what a test works out with a table that was looked through and kept: a figure that moves shows
-// in the difference, whatever moved it. HODOMETER_GOLDEN=write writes the tables anew, to be looked through again.
+// Package golden compares what a test works out with a table that was looked through and kept: a figure that moves
+// shows in the difference, whatever moved it. HODOMETER_GOLDEN=write writes the tables anew, to be looked through
+// again.
 package golden
 
 import (

@@ -9,13 +9,14 @@ import (
 	"hodometer/internal/golden"
 )
 
-// TestLengthsTimesAndSharesInWords: lengths from nothing to a hundred metres as they are shown, written and stepped off,
-// and read back; times, shares and counts.
+// TestLengthsTimesAndSharesInWords: lengths from nothing to a hundred metres as they are shown, written and stepped
+// off, and read back; times, shares and counts.
 func TestLengthsTimesAndSharesInWords(t *testing.T) {
 	t.Parallel()
 	var b strings.Builder
 	for _, metres := range []float64{
-		0, 0.0004, 0.004, 0.0254, 0.05, 0.1, 0.25, 0.3, 0.3048, 0.33, 0.5, 0.61, 0.7999, 0.8, 1, 1.005, 1.37, 2.13, 3.048, 5.485, 9.95,
+		0, 0.0004, 0.004, 0.0254, 0.05, 0.1, 0.25, 0.3, 0.3048, 0.33, 0.5, 0.61, 0.7999, 0.8, 1, 1.005, 1.37, 2.13, 3.048, 5.485,
+		9.95,
 		10, 23.77, 99.99, 100, -1.25,
 	} {
 		for _, s := range []units.System{units.Metres, units.Feet} {
@@ -28,14 +29,17 @@ func TestLengthsTimesAndSharesInWords(t *testing.T) {
 		fmt.Fprintf(&b, "%.4f %.4f %.4f\n", s.Grain(), s.Nudge(true), s.Nudge(false))
 	}
 	for _, text := range []string{
-		"3 ft 6 in", "3'6\"", "3' 6½\"", "2 steps", "1 step", "1/2 step", "12 in", "1.4 m", "1,4 m", "140 cm", "14", "2 1/2 ft", "1/3",
+		"3 ft 6 in", "3'6\"", "3' 6½\"", "2 steps", "1 step", "1/2 step", "12 in", "1.4 m", "1,4 m", "140 cm", "14",
+		"2 1/2 ft", "1/3",
 		"", "far", "-2 m", "3 ft 14 in", "half", "0 m", "1e3 m", "4 metres", "5 feet", "7 inches", "3 yards", "90 mm",
 	} {
 		read, err := units.Read(text, 0.8)
 		share, shareErr := units.ReadFraction(text)
 		fmt.Fprintf(&b, "%q: %.4f %v; %.4f %v\n", text, read, err, share, shareErr)
 	}
-	for _, text := range []string{"half-way", "3/4", "two thirds", "75 %", "0.3", "5/4", "a quarter", "0", "1", "1/0", "110 %"} {
+	for _, text := range []string{
+		"half-way", "3/4", "two thirds", "75 %", "0.3", "5/4", "a quarter", "0", "1", "1/0", "110 %",
+	} {
 		share, err := units.ReadFraction(text)
 		fmt.Fprintf(&b, "%q: %.4f %v\n", text, share, err)
 	}
@@ -43,7 +47,9 @@ func TestLengthsTimesAndSharesInWords(t *testing.T) {
 		fmt.Fprintln(&b, seconds, units.Clock(seconds), units.Elapsed(seconds), units.TimeOfDay("23:30", seconds))
 	}
 	fmt.Fprintln(&b, units.TimeOfDay("late", 60), units.Day("2026-03-10"), units.Day("soon"))
-	for _, shares := range [][]float64{{0.335, 0.665}, {0.5, 0.4}, {1.0 / 3, 1.0 / 3, 1.0 / 3}, {0.005, 0.995}, {1}, {}, {0.125, 0.125, 0.75}} {
+	for _, shares := range [][]float64{
+		{0.335, 0.665}, {0.5, 0.4}, {1.0 / 3, 1.0 / 3, 1.0 / 3}, {0.005, 0.995}, {1}, {}, {0.125, 0.125, 0.75},
+	} {
 		hundredths, whole := units.Whole(shares...)
 		fmt.Fprintln(&b, shares, hundredths, whole, units.Percents(shares...))
 	}

@@ -19,8 +19,15 @@ func TestTheAnswersOfEveryKindOfGoal(t *testing.T) {
 	t.Parallel()
 	var b strings.Builder
 	goals := []score.Goal{
-		{Kind: score.Streak, Count: 4, Sets: 2, Miss: score.CarriesOn}, {Kind: score.FirstTo, Count: 7, Against: 5, Lead: 2},
-		{Kind: score.FewMisses, Count: 12, Misses: 3, Only: tally.Long}, {Kind: score.FewMisses, Count: 5, Misses: 2, Minutes: 2},
+		{Kind: score.Streak, Count: 4, Sets: 2, Miss: score.CarriesOn},
+		{Kind: score.FirstTo, Count: 7, Against: 5, Lead: 2},
+		{
+			Kind:   score.FewMisses,
+			Count:  12,
+			Misses: 3,
+			Only:   tally.Long,
+		},
+		{Kind: score.FewMisses, Count: 5, Misses: 2, Minutes: 2},
 		{Kind: score.AsManyAsPossible, Count: 6, Minutes: 2, Of: 3},
 	}
 	for _, form := range score.Forms() {
@@ -77,8 +84,17 @@ func TestWhatIsKnownOfARate(t *testing.T) {
 	t.Parallel()
 	var b strings.Builder
 	done := func(days float64, made, missed int) odds.Practised {
-		return odds.Practised{Days: days, Made: made, Missed: missed, Right: made / 2, Wrong: missed / 2, InPoints: made%3 == 0,
-			Net: missed / 3, Long: missed / 4, Wide: missed / 5}
+		return odds.Practised{
+			Days:     days,
+			Made:     made,
+			Missed:   missed,
+			Right:    made / 2,
+			Wrong:    missed / 2,
+			InPoints: made%3 == 0,
+			Net:      missed / 3,
+			Long:     missed / 4,
+			Wide:     missed / 5,
+		}
 	}
 	own := []odds.Practised{done(1, 14, 6), done(20, 30, 30), done(200, 9, 40)}
 	related := []odds.Practised{done(3, 50, 12), done(40, 12, 12)}

@@ -20,7 +20,13 @@ func TestTheTablesOfAllForms(t *testing.T) {
 	}
 	var b strings.Builder
 	sides := []rotation.Spot{
-		{Name: "left", Side: "near"}, {Name: "right", Side: "near"}, {Name: "net", Side: "far"}, {Name: "feeder", Feeds: true},
+		{
+			Name: "left",
+			Side: "near",
+		},
+		{Name: "right", Side: "near"},
+		{Name: "net", Side: "far"},
+		{Name: "feeder", Feeds: true},
 	}
 	for _, f := range []rotation.Form{
 		{Kind: rotation.Roles, Spots: sides[2:], Every: 2},

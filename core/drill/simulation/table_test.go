@@ -29,8 +29,18 @@ func TestTheTurnsOfTheLibrary(t *testing.T) {
 			t.Fatal(d.Name, err)
 		}
 		metres, err := simulation.MetresOf(t.Context(), d, s)
-		fmt.Fprintf(&b, "%s, %s: %s Runs %v. %.1f m %v; answer after %.2f s, stroke after %.2f s\n", d.Name, hand, turn.Verdict,
-			turn.Runs, metres, err, simulation.AnswerGap(d, turn.Timeline), simulation.StrokeGap(d, turn.Timeline))
+		fmt.Fprintf(
+			&b,
+			"%s, %s: %s Runs %v. %.1f m %v; answer after %.2f s, stroke after %.2f s\n",
+			d.Name,
+			hand,
+			turn.Verdict,
+			turn.Runs,
+			metres,
+			err,
+			simulation.AnswerGap(d, turn.Timeline),
+			simulation.StrokeGap(d, turn.Timeline),
+		)
 		for k, f := range turn.Fastest {
 			fmt.Fprint(&b, "  ", k, golden.Line(t, f, 2))
 		}

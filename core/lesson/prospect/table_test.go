@@ -38,8 +38,17 @@ func TestWhatToExpectOfManyLessons(t *testing.T) {
 		for _, p := range blocks[2].Students {
 			goals, ok, err := p.Attainable(t.Context())
 			turns, enough, turnsErr := p.Turns(t.Context(), 3)
-			fmt.Fprintf(&b, "   %s; attainable %s %v %v; turns %.2f %v %v\n", golden.Line(t, p, 3), goals, ok, err, turns, enough,
-				turnsErr)
+			fmt.Fprintf(
+				&b,
+				"   %s; attainable %s %v %v; turns %.2f %v %v\n",
+				golden.Line(t, p, 3),
+				goals,
+				ok,
+				err,
+				turns,
+				enough,
+				turnsErr,
+			)
 		}
 	}
 	golden.Same(t, "prospects.txt", b.String())

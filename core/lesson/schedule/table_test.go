@@ -23,12 +23,27 @@ func TestTheTimetablesOfManyLessons(t *testing.T) {
 		d, in := sample.Mixed(i)
 		table, list, err := schedule.Make(t.Context(), d, in)
 		require.NoError(t, err)
-		fmt.Fprintf(&b, "%d people, %d min: planned %.0f s, over %.0f, spare %.0f, late %.0f, %d balls, %d baskets; carry %s\n",
-			len(d.Students), d.Minutes, table.Planned, table.Over, table.Spare, table.Late, table.Balls, table.Baskets,
-			schedule.InWords(table.Carry))
+		fmt.Fprintf(
+			&b,
+			"%d people, %d min: planned %.0f s, over %.0f, spare %.0f, late %.0f, %d balls, %d baskets; carry %s\n",
+			len(d.Students),
+			d.Minutes,
+			table.Planned,
+			table.Over,
+			table.Spare,
+			table.Late,
+			table.Balls,
+			table.Baskets,
+			schedule.InWords(table.Carry),
+		)
 		for k, block := range table.Blocks {
 			block.Table = nil // rotation has tables of its own
-			fmt.Fprintln(&b, "  ", golden.Line(t, block, 1), fmt.Sprintf("step %.1f, %d turns", list[k].Step(), list[k].TurnsIn(in)))
+			fmt.Fprintln(
+				&b,
+				"  ",
+				golden.Line(t, block, 1),
+				fmt.Sprintf("step %.1f, %d turns", list[k].Step(), list[k].TurnsIn(in)),
+			)
 		}
 		fmt.Fprintln(&b, "  ", golden.Line(t, table.Budgets, 1))
 		fmt.Fprintln(&b, "  ", golden.Line(t, table.Milestones[min(i%5, len(table.Milestones)-1):], 1))

@@ -94,7 +94,9 @@ func TestWhatIsWrongWithSettings(t *testing.T) {
 	require.NoError(t, s.Check())
 	s.Collections = []coach.Collection{{Name: "Mine"}, {Name: "Ours"}}
 	s.Schemes = []court.Scheme{sports.Regions()[0]}
-	s.Likely = []coach.Likely{{Situation: "deep", Replies: []coach.Reply{{Reply: "a", Chance: 0.335}, {Reply: "b", Chance: 0.665}}}}
+	s.Likely = []coach.Likely{
+		{Situation: "deep", Replies: []coach.Reply{{Reply: "a", Chance: 0.335}, {Reply: "b", Chance: 0.665}}},
+	}
 	require.NoError(t, s.Check())
 	s.Collections = append(s.Collections, coach.Collection{Name: "mine"})
 	require.ErrorContains(t, s.Check(), "collections.2.name")

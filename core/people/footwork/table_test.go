@@ -35,7 +35,10 @@ func TestPlayersAndTheirWays(t *testing.T) {
 		}
 		var timed []student.TimedRun
 		for n, kind := range student.RunKind("").Enum() {
-			timed = append(timed, student.TimedRun{Kind: kind.(student.RunKind), Seconds: 2.4 + 2.2*float64(n), On: "2026-02-11"})
+			timed = append(
+				timed,
+				student.TimedRun{Kind: kind.(student.RunKind), Seconds: 2.4 + 2.2*float64(n), On: "2026-02-11"},
+			)
 			profile := student.Profile{Name: "Ada", Sport: sport.Name, Age: student.Adult, Level: student.Club, Timed: timed}
 			quick := footwork.QuicknessOf(profile, time.Date(2026, 3, 10, 0, 0, 0, 0, time.UTC))
 			fmt.Fprintln(&b, "  ", golden.Line(t, quick, 3))

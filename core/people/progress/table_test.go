@@ -31,7 +31,13 @@ func TestTheTestOfARungAtEveryCount(t *testing.T) {
 		for engagement := 1; engagement <= 5; engagement++ {
 			for _, made := range []int{0, 6, 13, 24} {
 				e := progress.Evidence{Rung: rung, Made: made, Missed: 24 + i - made}
-				fmt.Fprintln(&b, "  ", made, engagement, golden.Line(t, progress.Advise(rung, []progress.Evidence{e}, engagement), 3))
+				fmt.Fprintln(
+					&b,
+					"  ",
+					made,
+					engagement,
+					golden.Line(t, progress.Advise(rung, []progress.Evidence{e}, engagement), 3),
+				)
 			}
 		}
 		fmt.Fprintln(&b, "  ", golden.Line(t, progress.Advise(rung, nil, 3).Resting("the shoulder"), 3))

@@ -31,7 +31,8 @@ func TestHowOldSomebodyIs(t *testing.T) {
 	}
 	for years, want := range map[int]student.AgeBand{
 		7: student.Under8, 8: student.Eight, 10: student.Eight, 11: student.Eleven, 13: student.Eleven,
-		14: student.Fourteen, 17: student.Fourteen, 18: student.Adult, 59: student.Adult, 60: student.Sixty, 99: student.Sixty,
+		14: student.Fourteen, 17: student.Fourteen, 18: student.Adult, 59: student.Adult,
+		60: student.Sixty, 99: student.Sixty,
 	} {
 		require.Equal(t, want, student.BandOf(years), "%d", years)
 	}
@@ -89,7 +90,10 @@ func TestTheBoundsOfAProfile(t *testing.T) {
 	t.Parallel()
 	sixty := "123456789012345678901234567890123456789012345678901234567890"
 	run := func(seconds float64, on string) student.Profile {
-		return student.Profile{Name: "Ada", Timed: []student.TimedRun{{Seconds: 1, On: "2026-03-10"}, {Seconds: seconds, On: on}}}
+		return student.Profile{
+			Name:  "Ada",
+			Timed: []student.TimedRun{{Seconds: 1, On: "2026-03-10"}, {Seconds: seconds, On: on}},
+		}
 	}
 	rests := func(list ...student.Strain) student.Profile {
 		return student.Profile{Name: "Ada", Sore: []student.Sore{{Part: student.Knee, Rests: list}}}
@@ -99,7 +103,10 @@ func TestTheBoundsOfAProfile(t *testing.T) {
 		path    string
 	}{
 		{student.Profile{Name: "A"}, student.Profile{Name: " "}, "name"},
-		{student.Profile{Name: "A", Watch: []string{sixty}}, student.Profile{Name: "A", Watch: []string{"x", sixty + "1"}}, "watch.1"},
+		{
+			student.Profile{Name: "A", Watch: []string{sixty}},
+			student.Profile{Name: "A", Watch: []string{"x", sixty + "1"}}, "watch.1",
+		},
 		{student.Profile{Name: "A", Watch: []string{"x"}}, student.Profile{Name: "A", Watch: []string{" "}}, "watch.0"},
 		{run(0.5, "2026-03-10"), run(0.49, "2026-03-10"), "timed.1.seconds"},
 		{run(180, "2026-03-10"), run(180.1, "2026-03-10"), "timed.1.seconds"},

@@ -23,7 +23,9 @@ func TestEveryCourtInWords(t *testing.T) {
 		fmt.Fprintln(&b, c.ID, golden.Line(t, c.Corner(), 3), c.HasNet(), c.AtTable(), c.HasFrontWall(), c.PlaysWalls(),
 			golden.Line(t, []any{c.Zones(court.Singles, true), c.Zones(court.Doubles, false)}, 2))
 		fmt.Fprintf(&b, "  in play %.3f %.3f, deep %.3f\n", c.InPlay(court.Singles), c.InPlay(court.Doubles), c.AtDepth(0.75))
-		for k, share := range [][2]float64{{-0.4, -0.45}, {0.1, -0.2}, {0.45, 0.1}, {-0.2, 0.35}, {0, 0.5}, {0.7, 0.6}, {0.3, -0.05}} {
+		for k, share := range [][2]float64{
+			{-0.4, -0.45}, {0.1, -0.2}, {0.45, 0.1}, {-0.2, 0.35}, {0, 0.5}, {0.7, 0.6}, {0.3, -0.05},
+		} {
 			p := court.Point{X: share[0] * c.Width, Y: share[1] * c.Length}
 			tape := tapes[(i+k)%len(tapes)]
 			mark := c.Nearby(p)
@@ -32,7 +34,11 @@ func TestEveryCourtInWords(t *testing.T) {
 			fmt.Fprintf(&b, "  %.2f/%.2f: %s, %s %v %v; in %v, on map %v, %s %.3f, %s\n", p.X, p.Y, c.Describe(mark, tape),
 				golden.Line(t, at, 3), err, c.Kept(p, 0.5), c.Inside(p, court.Singles), c.OnMap(p), line.ID, margin, c.Third(p))
 			fmt.Fprintln(&b, "   ", golden.Line(t, c.Preview(mark, other, tape), 3))
-			fmt.Fprintln(&b, "   ", golden.Line(t, []any{c.Parts(mark, tape.System), c.Rounded(mark, 0.5, k%2 == 0, k%3 == 0)}, 3))
+			fmt.Fprintln(
+				&b,
+				"   ",
+				golden.Line(t, []any{c.Parts(mark, tape.System), c.Rounded(mark, 0.5, k%2 == 0, k%3 == 0)}, 3),
+			)
 			beside, behind := c.Nearby(court.Point{X: p.X + 1, Y: p.Y}), c.Nearby(court.Point{X: p.X, Y: p.Y + 1})
 			for n, target := range []court.Target{
 				court.Ring(0.8, mark), {Kind: court.BoxTarget, Width: 1.5, Depth: 2, Mark: &mark},
@@ -48,8 +54,18 @@ func TestEveryCourtInWords(t *testing.T) {
 					fmt.Fprintln(&b, "    ", err)
 					continue
 				}
-				fmt.Fprintln(&b, "    ", c.DescribeTarget(target, tape), golden.Line(t, shape, 3),
-					c.MarginName(shape), golden.Line(t, c.AimPoint(shape), 3), shape.Holds(p), shape.Holds(court.Point{X: p.X + 0.9, Y: p.Y}))
+				fmt.Fprintln(
+					&b,
+					"    ",
+					c.DescribeTarget(target, tape),
+					golden.Line(t, shape, 3),
+					c.MarginName(
+						shape,
+					),
+					golden.Line(t, c.AimPoint(shape), 3),
+					shape.Holds(p),
+					shape.Holds(court.Point{X: p.X + 0.9, Y: p.Y}),
+				)
 				bigger, ok := target.Scaled(1.5)
 				fmt.Fprintln(&b, "    ", c.DescribeTarget(bigger, tape), ok)
 			}

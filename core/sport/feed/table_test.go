@@ -23,10 +23,25 @@ func TestThePatternsOfTheLibrary(t *testing.T) {
 		if i%2 == 1 {
 			p = p.Mirrored()
 		}
-		fmt.Fprintf(&b, "%s: %d balls, %d strokes, %d roles, one ball %v, varies %v, known %v; sequence %.2f s, turn %.2f s, "+
-			"every %.2f s, rate %.3f, block %.3f, usual %.2f; four people, three turns %.1f s\n", d.Name, p.BallsPerTurn(),
-			p.StrokesPerTurn(), p.Roles(), p.OneBall(), p.Varies(), p.Known(), p.SequenceSeconds(), p.TurnSeconds(), p.Every(),
-			p.Rate(), p.BlockRate(), p.UsualSequences(), p.FeedingSeconds(4, 3))
+		fmt.Fprintf(
+			&b,
+			"%s: %d balls, %d strokes, %d roles, one ball %v, varies %v, known %v; sequence %.2f s, turn %.2f s, "+
+				"every %.2f s, rate %.3f, block %.3f, usual %.2f; four people, three turns %.1f s\n",
+			d.Name,
+			p.BallsPerTurn(),
+			p.StrokesPerTurn(),
+			p.Roles(),
+			p.OneBall(),
+			p.Varies(),
+			p.Known(),
+			p.SequenceSeconds(),
+			p.TurnSeconds(),
+			p.Every(),
+			p.Rate(),
+			p.BlockRate(),
+			p.UsualSequences(),
+			p.FeedingSeconds(4, 3),
+		)
 		releases, err := p.PlanTurn(t.Context(), i%3)
 		for k, r := range releases {
 			if k < 4 {
@@ -36,7 +51,15 @@ func TestThePatternsOfTheLibrary(t *testing.T) {
 		fmt.Fprintln(&b, "  ", len(releases), err, golden.Line(t, p.Listed(), 2), feed.Seconds(p.Listed()))
 		for k, task := range p.Tasks {
 			if k < 3 {
-				fmt.Fprintf(&b, "   %v %s %.2f %s %v\n", p.Fed(task), p.MethodOf(task), p.GapOf(task), p.PaceOf(task), p.Answered(k))
+				fmt.Fprintf(
+					&b,
+					"   %v %s %.2f %s %v\n",
+					p.Fed(task),
+					p.MethodOf(task),
+					p.GapOf(task),
+					p.PaceOf(task),
+					p.Answered(k),
+				)
 			}
 		}
 		c, err := sports.Court(d.Court)
