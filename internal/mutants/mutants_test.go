@@ -47,6 +47,26 @@ func TestWhatChangesNothingHasAReason(t *testing.T) {
 	require.NoError(t, err)
 }
 
+func TestAFaultIsPutIntoALine(t *testing.T) {
+	t.Parallel()
+	const text = "a\nif b <= c && d == -e {\n"
+	for want, f := range map[string]fault{
+		"if b < c && d == -e {":  {Type: "CONDITIONALS_BOUNDARY", Line: 2, Column: 6},
+		"if b > c && d == -e {":  {Type: "CONDITIONALS_NEGATION", Line: 2, Column: 6},
+		"if b <= c || d == -e {": {Type: "INVERT_LOGICAL", Line: 2, Column: 11},
+		"if b <= c && d != -e {": {Type: "CONDITIONALS_NEGATION", Line: 2, Column: 16},
+		"if b <= c && d == +e {": {Type: "INVERT_NEGATIVES", Line: 2, Column: 19},
+	} {
+		got, ok := f.with(text)
+		require.True(t, ok)
+		require.Equal(t, "a\n"+want+"\n", got)
+	}
+	for _, f := range []fault{{Type: "INVERT_LOGICAL", Line: 2, Column: 6}, {Line: 9, Column: 1}, {Line: 1, Column: 5}} {
+		_, ok := f.with(text)
+		require.False(t, ok)
+	}
+}
+
 func TestASampleIsDrawnOfLines(t *testing.T) {
 	t.Parallel()
 	text := strings.Repeat("a line\n", 1000)

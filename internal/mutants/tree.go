@@ -65,7 +65,10 @@ func one(ctx context.Context, tool, tree, room string, of sample, workers int) (
 		}
 	}
 	slices.SortFunc(faults, fault.compare)
-	return viable(room, faults)
+	if faults, err = viable(room, faults); err != nil {
+		return nil, err
+	}
+	return faults, retry(ctx, tree, room, faults)
 }
 
 // plant copies what a room needs into a tree, and has git say that the sampled lines of the room are new.

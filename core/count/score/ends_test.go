@@ -163,3 +163,33 @@ func TestWhatIsCertainOfATurn(t *testing.T) {
 	require.True(t, score.Course{{Kind: score.Together, Count: 4}}.StandJointly(4).Met)
 	require.True(t, score.Course{{Kind: score.Together, Count: 4}}.StandJointly(9).Met)
 }
+
+// TestTheEndOfATimeDecides: as many as possible is lost with its time, unless what was hoped for is reached; a goal
+// that has no time knows no end of it.
+func TestTheEndOfATimeDecides(t *testing.T) {
+	goal := score.Course{{Kind: score.AsManyAsPossible, Count: 2, Minutes: 1}}
+	made, up := tally.Entry{Kind: tally.Made}, tally.Entry{Kind: tally.TimeUp}
+	for _, c := range []struct {
+		entries []tally.Entry
+		want    []any // lost, met, over
+	}{
+		{nil, []any{false, false, false}},
+		{[]tally.Entry{made}, []any{false, false, false}},
+		{[]tally.Entry{up}, []any{true, false, true}},
+		{[]tally.Entry{made, up, made}, []any{true, false, true}},
+		{[]tally.Entry{made, made}, []any{false, true, false}},
+		{[]tally.Entry{made, made, up}, []any{false, true, true}},
+	} {
+		for i := range c.entries {
+			c.entries[i].Seq = i
+		}
+		s := goal.Stand(c.entries)
+		require.Equal(t, c.want, []any{s.Lost, s.Met, goal.Over(s, c.entries)}, "%v", c.entries)
+	}
+	sets := score.Course{{Kind: score.AsManyAsPossible, Count: 2, Of: 1, Minutes: 1}}
+	require.Equal(t, "as counted then", sets.Stand(nil).Sentence.String(), "a set of one stroke makes no sense")
+	total := score.Course{{Kind: score.Total, Count: 2}}
+	require.False(t, total.Over(total.Stand([]tally.Entry{made, up}), []tally.Entry{made, up}))
+	require.True(t, total.Over(score.Standing{Lost: true}))
+	require.True(t, total.Over(score.Standing{Met: true}))
+}
