@@ -1,9 +1,9 @@
 package rotation
 
 import (
-	"fmt"
 	"math"
 
+	"hodometer/core/basics/say"
 	"hodometer/core/basics/units"
 )
 
@@ -15,33 +15,41 @@ func (t *Table) describe() {
 	if len(t.Rounds) == 0 {
 		return
 	}
-	least, most, waited := math.Inf(1), 0.0, 0.0
+	least, most, played, waited := math.Inf(1), 0.0, 0.0, 0.0
+	each := 1 / float64(max(1, len(t.People)))
 	spots := true
 	for _, p := range t.People {
-		least, most, waited = math.Min(least, p.Played), math.Max(most, p.Played), math.Max(waited, p.Waited)
+		least, most = math.Min(least, p.Played), math.Max(most, p.Played)
+		played, waited = played+each*p.Played, waited+each*p.Waited
 		spots = spots && sameTimes(t.People[0], p)
 	}
 	t.Even = most-least <= uneven
+	t.Sentence = say.Of("two sentences", t.shared(least, most, played, waited), t.comesOut(spots)).String()
+}
+
+// shared says how long people play and wait: the least and the most that anybody plays, and the mean of both.
+func (t *Table) shared(least, most, played, waited float64) say.Sentence {
 	switch {
 	case t.Even && waited == 0:
-		t.Sentence = fmt.Sprintf("Everybody plays all of %s.", minutes(most))
+		return say.Of("rotation.everybody plays all", minutes(most))
+	case t.Even && most-least >= 1: // a round is cut off: some play a little more than others
+		return say.Of("rotation.everybody plays about", minutes(played), minutes(waited))
 	case t.Even:
-		t.Sentence = fmt.Sprintf("Everybody plays %s and waits %s.", minutes(most), minutes(waited))
-	default:
-		t.Sentence = fmt.Sprintf("Some play %s, others only %s.", minutes(most), minutes(least))
+		return say.Of("rotation.everybody plays", minutes(most), minutes(waited))
 	}
-	switch full := len(t.Rounds) / max(1, t.Cycle); {
-	case len(t.Rounds)%max(1, t.Cycle) == 0 && t.Rounds[len(t.Rounds)-1].Seconds >= t.Rounds[0].Seconds-1e-6:
-		t.Sentence += " " + units.Count(full, "full cycle", "full cycles") + ": everybody has every place equally often."
+	return say.Of("rotation.some play", minutes(most), minutes(least))
+}
+
+// comesOut says whether everybody has every place equally often in the rounds that there are.
+func (t *Table) comesOut(spots bool) say.Sentence {
+	whole := len(t.Rounds)%max(1, t.Cycle) == 0 && t.Rounds[len(t.Rounds)-1].Seconds >= t.Rounds[0].Seconds-1e-6
+	switch {
+	case whole:
+		return say.Of("rotation.full cycles", len(t.Rounds)/max(1, t.Cycle))
 	case spots && t.Even:
-		t.Sentence += " Everybody has every place equally often."
-	default:
-		t.Sentence += fmt.Sprintf(
-			" It comes out even after %s (%s).",
-			units.Count(t.Cycle, "round", "rounds"),
-			minutes(t.Seconds),
-		)
+		return say.Of("rotation.every place")
 	}
+	return say.Of("rotation.comes out even", t.Cycle, minutes(t.Seconds))
 }
 
 func minutes(seconds float64) string { return units.Clock(seconds) + " min" }

@@ -296,3 +296,15 @@ func BenchmarkTable12x8(b *testing.B) {
 		form.Table(12, 720, 3)
 	}
 }
+
+// TestPlayingAndWaitingAddUp: three take turns at two spots in rounds of 2 min, and the last of 11:40 is cut off: 8:00,
+// 7:40 and 7:40 of play are about 7:47, and 3:53 of waiting (by hand).
+func TestPlayingAndWaitingAddUp(t *testing.T) {
+	form := rotation.Form{Kind: rotation.Roles, Spots: named("plays", "feeds"), Every: 2}
+	table := form.Table(3, 700, 2.5)
+	require.Contains(t, table.Sentence, "Everybody plays about 7:47 min and waits about 3:53 min.")
+	for _, p := range table.People {
+		require.InDelta(t, 700, p.Played+p.Waited, 1e-9)
+	}
+	require.Contains(t, form.Table(3, 720, 2.5).Sentence, "Everybody plays 8:00 min and waits 4:00 min.")
+}
