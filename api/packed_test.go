@@ -4,6 +4,7 @@ import (
 	"bytes"
 	"io"
 	"net/http"
+	"strconv"
 	"testing"
 	"testing/fstest"
 
@@ -39,6 +40,7 @@ func TestWhatIsPackedComesToEveryBrowser(t *testing.T) {
 	}
 	small := c.send("GET", "/assets/app-1.js", "", "Accept-Encoding", "gzip, deflate, br, zstd")
 	require.Equal(t, "br", small.Header().Get("Content-Encoding"))
+	require.Equal(t, strconv.Itoa(small.Body.Len()), small.Header().Get("Content-Length"), "how long it is, is said first")
 	unpacked, err := io.ReadAll(brotli.NewReader(small.Body))
 	require.NoError(t, err)
 	require.Equal(t, script, string(unpacked))

@@ -14,6 +14,7 @@ import (
 	"net/http"
 	"path/filepath"
 	"slices"
+	"strconv"
 	"strings"
 	"time"
 
@@ -194,6 +195,7 @@ func pages(files fs.FS) echo.HandlerFunc {
 			kind := mime.TypeByExtension(filepath.Ext(path))
 			if request.Accepts(c.Request().Header, "br") {
 				h.Set("Content-Encoding", "br")
+				h.Set("Content-Length", strconv.Itoa(len(packed))) // how far a phone has come with it
 				return c.Blob(http.StatusOK, kind, packed)
 			}
 			return c.Stream(http.StatusOK, kind, brotli.NewReader(bytes.NewReader(packed)))
