@@ -21,7 +21,7 @@ func digest(text []byte) (sum [20]byte) {
 			if i < 16 {
 				w[i] = binary.BigEndian.Uint32(padded[4*i:])
 			} else {
-				w[i] = bits.RotateLeft32(w[i-3]^w[i-8]^w[i-14]^w[i-16], 1)
+				w[i] = bits.RotateLeft32(w[i-3]^w[i-8]^w[i-14]^w[i-16], 1) //nolint:gosec // from the seventeenth on
 			}
 		}
 		a, b, c, d, e := h[0], h[1], h[2], h[3], h[4]
