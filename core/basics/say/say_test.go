@@ -80,3 +80,25 @@ func TestANameIsForgottenWhereverItStands(t *testing.T) {
 	require.Equal(t, "Take out Ada’s serve. Ada: 4 min instead of 5.5.", said.String(), "the one before is as it was")
 	require.Equal(t, "somebody", say.Words("Ada").Change(forget).String())
 }
+
+// FuzzASentence: whatever comes from outside is told somehow, and comes back the same.
+func FuzzASentence(f *testing.F) {
+	for _, seed := range []string{
+		`{"say": "standing.tries", "with": [], "words": "x"}`, `{"say": "standing.tries", "with": [null, "a", {}]}`, `"5 of 10"`,
+		`{"say": "edit.minutes and turns", "with": [1e300, -0.5, true, [1], {"say": "two sentences"}]}`, `{}`, `null`,
+	} {
+		f.Add(seed)
+	}
+	f.Fuzz(func(t *testing.T, text string) {
+		var read say.Sentence
+		if json.Unmarshal([]byte(text), &read) != nil {
+			return
+		}
+		told := read.String()
+		written, err := json.Marshal(read)
+		require.NoError(t, err)
+		var again say.Sentence
+		require.NoError(t, json.Unmarshal(written, &again))
+		require.Equal(t, strings.ToValidUTF8(told, "\uFFFD"), again.String())
+	})
+}
