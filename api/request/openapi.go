@@ -108,8 +108,7 @@ func requireProperty(p jsonschema.InterceptPropParams) error {
 	if p.Processed && len(p.PropertySchema.AnyOf) > 0 {
 		p.PropertySchema.Type = nil // the choices say it: null, or an object
 	}
-	if !p.Processed || !isJSON || strings.Contains(tag, "omitempty") ||
-		strings.Contains(tag, "omitzero") {
+	if !p.Processed || !isJSON || strings.Contains(tag, "omitempty") || strings.Contains(tag, "omitzero") {
 		return nil
 	}
 	for _, required := range p.ParentSchema.Required {

@@ -53,15 +53,10 @@ func (e *entry) UnmarshalJSON(text []byte) error {
 	return nil
 }
 
-func entries(text []byte) (all map[string]entry, err error) {
-	err = json.Unmarshal(text, &all)
-	return all, err
-}
-
 // read makes a catalogue of its text, and says which keys there are.
 func read(text []byte) (*catalog.Builder, map[string]bool, error) {
-	all, err := entries(text)
-	if err != nil {
+	var all map[string]entry
+	if err := json.Unmarshal(text, &all); err != nil {
 		return nil, nil, err
 	}
 	keys := map[string]bool{}

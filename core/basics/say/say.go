@@ -86,7 +86,7 @@ func (s *Sentence) UnmarshalJSON(text []byte) error {
 		return err
 	}
 	for i, each := range read.With {
-		read.With[i] = value(each)
+		read.With[i] = value(each, 1)
 	}
 	*s = Sentence(read).now()
 	return nil
@@ -100,16 +100,22 @@ func (s Sentence) now() Sentence {
 	return s
 }
 
-// value is what goes into a sentence, of what it is in JSON.
-func value(of any) any {
+// deepest is how deep sentences stand in one another; what comes from outside and is deeper is told by its words.
+const deepest = 24
+
+// value is what goes into a sentence, of what it is in JSON, so deep in others.
+func value(of any, deep int) any {
 	switch of := of.(type) {
 	case map[string]any:
 		var inner Sentence
-		inner.Key, _ = of["say"].(string)
 		inner.Written, _ = of["words"].(string)
+		if deep >= deepest {
+			return inner
+		}
+		inner.Key, _ = of["say"].(string)
 		with, _ := of["with"].([]any)
 		for _, each := range with {
-			inner.With = append(inner.With, value(each))
+			inner.With = append(inner.With, value(each, deep+1))
 		}
 		return inner.now()
 	case float64:

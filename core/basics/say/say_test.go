@@ -81,6 +81,20 @@ func TestANameIsForgottenWhereverItStands(t *testing.T) {
 	require.Equal(t, "somebody", say.Words("Ada").Change(forget).String())
 }
 
+// TestSentencesStandInOneAnotherSoDeepAndNoDeeper: what comes from outside takes no longer than it is long.
+func TestSentencesStandInOneAnotherSoDeepAndNoDeeper(t *testing.T) {
+	t.Parallel()
+	text := func(deep int) []byte {
+		inner := `{"say": "standing.at least", "words": "w", "with": [`
+		return []byte(strings.Repeat(inner, deep) + `"5"` + strings.Repeat("]}", deep))
+	}
+	var read say.Sentence
+	require.NoError(t, json.Unmarshal(text(24), &read))
+	require.Equal(t, strings.Repeat("at least ", 24)+"5", read.String())
+	require.NoError(t, json.Unmarshal(text(4000), &read))
+	require.Equal(t, strings.Repeat("at least ", 24)+"w", read.String())
+}
+
 // FuzzASentence: whatever comes from outside is told somehow, and comes back the same.
 func FuzzASentence(f *testing.F) {
 	for _, seed := range []string{
