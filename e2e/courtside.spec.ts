@@ -96,6 +96,20 @@ test('a lesson is not ended by a thumb that slips', async ({ page, empty }) => {
   await expect(counting.getByText('1 of 1', { exact: true })).toBeVisible()
 })
 
+test('a finish that was held while the phone was busy is a finish', async ({ page, empty }) => {
+  await five(page, empty)
+  await page.getByRole('button', { name: 'More', exact: true }).click()
+  await page.getByRole('button', { name: 'Hold to finish the lesson' }).hover()
+  await page.mouse.down()
+  // The page does nothing else from now on, and the button is let go a second later.
+  const busy = page.evaluate(() => {
+    for (const until = performance.now() + 1500; performance.now() < until; );
+  })
+  const released = new Promise((resolve) => setTimeout(resolve, 1000)).then(() => page.mouse.up())
+  await Promise.all([busy, released])
+  await expect(page).toHaveURL(/afterwards$/)
+})
+
 test('the clock goes where it was told last, however slow the answers are', async ({ page, demo }) => {
   await page.setViewportSize(phone)
   await openLesson(page, demo, 'Ines and Bram')

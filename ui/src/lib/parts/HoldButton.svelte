@@ -12,22 +12,29 @@
   let { onheld, hint = 'Hold it down', class: look = '', children }: Props = $props()
   const long = 800
   let timer: ReturnType<typeof setTimeout> | undefined
-  let holding = $state(false)
+  /** When it was pressed, where it is held. */
+  let since = $state<number>()
   let pressed = $state(false)
+  const holding = $derived(since !== undefined)
 
-  function down() {
+  function down({ timeStamp }: Event) {
     if (holding) return
-    holding = true
+    since = timeStamp
     pressed = false
-    timer = setTimeout(() => {
-      holding = false
-      onheld()
-    }, long)
+    timer = setTimeout(held, long)
   }
-  function up() {
+  function held() {
     clearTimeout(timer)
-    if (holding) pressed = true
-    holding = false
+    since = undefined
+    onheld()
+  }
+  /** It counts when it was let go: where the page is busy, that is heard before the timer. */
+  function up({ timeStamp }: Event) {
+    if (since === undefined) return
+    if (timeStamp - since >= long) return held()
+    clearTimeout(timer)
+    since = undefined
+    pressed = true
   }
   const by = (event: KeyboardEvent) => event.key === 'Enter' || event.key === ' '
 </script>
@@ -40,8 +47,8 @@
   onpointerup={up}
   onpointerleave={up}
   onpointercancel={up}
-  onkeydown={(event) => by(event) && (event.preventDefault(), down())}
-  onkeyup={(event) => by(event) && up()}
+  onkeydown={(event) => by(event) && (event.preventDefault(), down(event))}
+  onkeyup={(event) => by(event) && up(event)}
   onblur={up}
   oncontextmenu={(event) => event.preventDefault()}
 >
