@@ -35,7 +35,7 @@ func TestBookingsOfAClubBecomeLessonsAndFollowIt(t *testing.T) {
 		p.Name = name
 		c.student(p)
 	}
-	stand := &calendar.Club{From: c.now}
+	stand := &calendar.Simulated{From: c.now}
 	server := httptest.NewServer(stand)
 	t.Cleanup(server.Close)
 	first := read[exchange.CalendarRead](

@@ -32,7 +32,7 @@ func TestThePageAboutDevicesIsTrue(t *testing.T) {
 		require.NoError(t, schema.Validate(value), line)
 	}
 
-	m, eye := throwing.NewMachine(throwing.Make{Hopper: 100}), throwing.NewEye(1, 1)
+	m, eye := throwing.NewSimulatedMachine(throwing.Make{Hopper: 100}), throwing.NewSimulatedEye(1, 1)
 	told, said := 0, 0
 	say := func(events []throwing.Event) {
 		for _, e := range events {

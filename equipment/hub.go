@@ -274,10 +274,10 @@ const (
 
 // Simulate starts a simulated device on a free port of this machine, and joins it for a lesson.
 func (h *Hub) Simulate(ctx context.Context, kind Kind, lesson string) (Equipment, error) {
-	var device Simulated = SimulatedMachine{throwing.NewMachine(throwing.Make{Hopper: simulatedHopper,
+	var device Simulated = SimulatedMachine{throwing.NewSimulatedMachine(throwing.Make{Hopper: simulatedHopper,
 		Jitter: simulatedJitter, Seed: 1})}
 	if kind == Eye {
-		device = &SimulatedEye{Eye: throwing.NewEye(simulatedSpread, 1), Flight: simulatedFlight}
+		device = &SimulatedEye{SimulatedEye: throwing.NewSimulatedEye(simulatedSpread, 1), Flight: simulatedFlight}
 	}
 	listener, err := (&net.ListenConfig{}).Listen(ctx, "tcp", "127.0.0.1:0")
 	if err != nil {

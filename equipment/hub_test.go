@@ -33,7 +33,10 @@ func TestAMachineStandsWhereNobodyIsHeard(t *testing.T) {
 	var milliseconds atomic.Int64
 	h := equipment.NewHubBy(func() float64 { return float64(milliseconds.Load()) / 1000 })
 	t.Cleanup(h.Close)
-	at := switchedOn(t, equipment.SimulatedMachine{Machine: throwing.NewMachine(throwing.Make{Hopper: 1000})})
+	at := switchedOn(
+		t,
+		equipment.SimulatedMachine{SimulatedMachine: throwing.NewSimulatedMachine(throwing.Make{Hopper: 1000})},
+	)
 	_, err := h.Join(t.Context(), equipment.Machine, at, "monday")
 	require.NoError(t, err)
 	_, err = h.Start(order())
@@ -53,7 +56,10 @@ func TestAMachineStandsWhereNobodyIsHeard(t *testing.T) {
 
 // A simulated machine that is told nothing more stops by itself, also where the program that told it hangs.
 func TestAMachineStopsByItselfWhereNobodySpeaks(t *testing.T) {
-	at := switchedOn(t, equipment.SimulatedMachine{Machine: throwing.NewMachine(throwing.Make{Hopper: 1000})})
+	at := switchedOn(
+		t,
+		equipment.SimulatedMachine{SimulatedMachine: throwing.NewSimulatedMachine(throwing.Make{Hopper: 1000})},
+	)
 	l, err := equipment.Dial(t.Context(), at)
 	require.NoError(t, err)
 	require.NoError(t, l.Tell(throwing.Command{Do: throwing.Load, Program: program()}))
@@ -110,7 +116,10 @@ func TestEverythingThatIsSaidIsHeardOnce(t *testing.T) {
 // A device is joined whole or not at all, again at its own address too, and let go at the end of its lesson.
 func TestADeviceIsLetGoAtTheEndOfItsLesson(t *testing.T) {
 	h := newHub(t)
-	at := switchedOn(t, equipment.SimulatedMachine{Machine: throwing.NewMachine(throwing.Make{Hopper: 9})})
+	at := switchedOn(
+		t,
+		equipment.SimulatedMachine{SimulatedMachine: throwing.NewSimulatedMachine(throwing.Make{Hopper: 9})},
+	)
 	for range 2 {
 		require.Eventually(t, func() bool {
 			_, err := h.Join(t.Context(), equipment.Machine, at, "monday")

@@ -62,7 +62,10 @@ func program() *throwing.Program {
 }
 
 func TestAMachineIsJoinedAndThrows(t *testing.T) {
-	at := switchedOn(t, equipment.SimulatedMachine{Machine: throwing.NewMachine(throwing.Make{Hopper: 3})})
+	at := switchedOn(
+		t,
+		equipment.SimulatedMachine{SimulatedMachine: throwing.NewSimulatedMachine(throwing.Make{Hopper: 3})},
+	)
 	l, err := equipment.Dial(t.Context(), at)
 	require.NoError(t, err)
 	require.Equal(t, equipment.Machine, l.Hello.Is)
@@ -94,7 +97,7 @@ func TestAMachineIsJoinedAndThrows(t *testing.T) {
 }
 
 func TestAnEyeIsJoinedAndSees(t *testing.T) {
-	at := switchedOn(t, &equipment.SimulatedEye{Eye: throwing.NewEye(0.5, 1), Flight: 0.02})
+	at := switchedOn(t, &equipment.SimulatedEye{SimulatedEye: throwing.NewSimulatedEye(0.5, 1), Flight: 0.02})
 	l, err := equipment.Dial(t.Context(), at)
 	require.NoError(t, err)
 	require.Equal(t, equipment.Eye, l.Hello.Is)
@@ -246,7 +249,10 @@ func TestNobodyWaitsForADevice(t *testing.T) {
 
 // Whoever tells a simulated device nonsense is told so, and it goes on.
 func TestASimulatedDeviceTakesAnything(t *testing.T) {
-	at := switchedOn(t, equipment.SimulatedMachine{Machine: throwing.NewMachine(throwing.Make{Hopper: 3})})
+	at := switchedOn(
+		t,
+		equipment.SimulatedMachine{SimulatedMachine: throwing.NewSimulatedMachine(throwing.Make{Hopper: 3})},
+	)
 	conn, err := (&net.Dialer{}).DialContext(t.Context(), "tcp", at)
 	require.NoError(t, err)
 	_, err = io.WriteString(conn, "garbage\n{}\n{\"do\":\"fly\"}\n[1]\n{\"do\":\"load\"}\n"+

@@ -25,14 +25,14 @@ type Simulated interface {
 }
 
 // SimulatedMachine is a ball machine without balls.
-type SimulatedMachine struct{ *throwing.Machine }
+type SimulatedMachine struct{ *throwing.SimulatedMachine }
 
 // Hello is how it introduces itself.
 func (SimulatedMachine) Hello() Hello { return Hello{Machine, Protocol, "Simulated ball machine"} }
 
 // Pass has the time go on.
 func (m SimulatedMachine) Pass(now float64) ([]throwing.Event, float64) {
-	said := m.Machine.Pass(now)
+	said := m.SimulatedMachine.Pass(now)
 	if due, ok := m.Wakes(); ok {
 		return said, max(0, due-now)
 	}
@@ -41,7 +41,7 @@ func (m SimulatedMachine) Pass(now float64) ([]throwing.Event, float64) {
 
 // SimulatedEye watches a player who is not there. A ball lands a while after it is played.
 type SimulatedEye struct {
-	*throwing.Eye
+	*throwing.SimulatedEye
 	Flight float64 // seconds
 	on     []landing
 }
@@ -56,7 +56,7 @@ func (*SimulatedEye) Hello() Hello { return Hello{Eye, Protocol, "Simulated eye 
 
 // Do has it do something.
 func (e *SimulatedEye) Do(c throwing.Command, now float64) (said []throwing.Event) {
-	for _, each := range e.Eye.Do(c) {
+	for _, each := range e.SimulatedEye.Do(c) {
 		if each.Event == throwing.Landed {
 			e.on = append(e.on, landing{now + e.Flight, each})
 		} else {

@@ -325,7 +325,7 @@ func (s *Exchange) simulateClub(ctx context.Context, _ request.None, _ request.N
 		if err != nil {
 			return CalendarRead{}, err
 		}
-		club := &calendar.Club{From: s.Now()}
+		club := &calendar.Simulated{From: s.Now()}
 		go func() { _ = club.Serve(s.clubs.ctx, listener) }()
 		s.clubs.address = "http://" + listener.Addr().String() + calendar.ClubPath
 	}

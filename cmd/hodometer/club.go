@@ -44,5 +44,5 @@ func club(ctx context.Context, addr string, from time.Time, out io.Writer) error
 		return errors.Join(errors.New("a stand-in is for this machine only, as 127.0.0.1:7503"), listener.Close())
 	}
 	_, _ = fmt.Fprintf(out, "A club's bookings are at http://%s%s\n", listener.Addr(), calendar.ClubPath)
-	return (&calendar.Club{From: from}).Serve(ctx, listener)
+	return (&calendar.Simulated{From: from}).Serve(ctx, listener)
 }

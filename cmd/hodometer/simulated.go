@@ -46,9 +46,9 @@ func simulatedCommand(command string) *cobra.Command {
 				errors.New("--hopper from 0, --jitter and --jams from 0 to 1, --spread up to 20 m, --flight up to 10 s"),
 			}
 		}
-		var device equipment.Simulated = equipment.SimulatedMachine{Machine: throwing.NewMachine(made)}
+		var device equipment.Simulated = equipment.SimulatedMachine{SimulatedMachine: throwing.NewSimulatedMachine(made)}
 		if command == "eye" {
-			device = &equipment.SimulatedEye{Eye: throwing.NewEye(spread, *seed), Flight: flight}
+			device = &equipment.SimulatedEye{SimulatedEye: throwing.NewSimulatedEye(spread, *seed), Flight: flight}
 		}
 		return simulated(c.Context(), *addr, device, c.OutOrStdout())
 	}

@@ -10,7 +10,7 @@ import (
 // bench is a station with a machine at its wire, and a page that watches both.
 type bench struct {
 	t       require.TestingT
-	machine *throwing.Machine
+	machine *throwing.SimulatedMachine
 	station throwing.Station
 	now     float64
 	on      throwing.On // as the page sees it
@@ -38,7 +38,7 @@ func players(names ...string) (list []throwing.Player) {
 }
 
 func newBench(t require.TestingT, made throwing.Make) *bench {
-	return &bench{t: t, machine: throwing.NewMachine(made), on: drill, pageIs: true, wire: true}
+	return &bench{t: t, machine: throwing.NewSimulatedMachine(made), on: drill, pageIs: true, wire: true}
 }
 
 func (b *bench) order(planned int) throwing.Order {

@@ -34,7 +34,7 @@ func of(events []throwing.Event, kind throwing.EventKind) (list []throwing.Event
 // By hand: two balls, three and five seconds apart, from a hopper of five: at 0, 3, 8, 11 and 16 seconds, then it is
 // empty.
 func TestAProgramByHand(t *testing.T) {
-	m := throwing.NewMachine(throwing.Make{Hopper: 5})
+	m := throwing.NewSimulatedMachine(throwing.Make{Hopper: 5})
 	require.Equal(t, throwing.Refused, m.Do(throwing.Command{Do: throwing.Start}, 0)[0].Event)
 	m.Do(throwing.Command{Do: throwing.Load, Program: program(3, 5)}, 0)
 	require.True(t, m.Do(throwing.Command{Do: throwing.Start}, 0)[0].Running)
@@ -83,7 +83,7 @@ func TestAMachineKeepsWithinItself(t *testing.T) {
 			Hopper: rapid.IntRange(0, 60).Draw(t, "hopper"), Jitter: rapid.Float64Range(0, 0.5).Draw(t, "jitter"),
 			Jams: rapid.SampledFrom([]float64{0, 0, 0.05, 1}).Draw(t, "jams"), Seed: rapid.Uint64().Draw(t, "seed"),
 		}
-		m := throwing.NewMachine(made)
+		m := throwing.NewSimulatedMachine(made)
 		filled, thrown, now, last := made.Hopper, 0, 0.0, math.Inf(-1)
 		take := func(events []throwing.Event) {
 			for range of(events, throwing.Thrown) {
@@ -136,7 +136,7 @@ func TestAMachineKeepsWithinItself(t *testing.T) {
 }
 
 func TestAMachineJamsAndGoesOn(t *testing.T) {
-	m := throwing.NewMachine(throwing.Make{Hopper: 9, Jams: 1})
+	m := throwing.NewSimulatedMachine(throwing.Make{Hopper: 9, Jams: 1})
 	m.Do(throwing.Command{Do: throwing.Load, Program: program(1)}, 0)
 	m.Do(throwing.Command{Do: throwing.Start}, 0)
 	said := m.Pass(5)
@@ -182,7 +182,7 @@ func TestAProgramThatMakesNoSenseIsRefused(t *testing.T) {
 		require.Equal(
 			t,
 			throwing.Refused,
-			throwing.NewMachine(throwing.Make{}).Do(throwing.Command{Do: throwing.Load, Program: p}, 0)[0].Event,
+			throwing.NewSimulatedMachine(throwing.Make{}).Do(throwing.Command{Do: throwing.Load, Program: p}, 0)[0].Event,
 			name,
 		)
 	}
@@ -193,7 +193,7 @@ func TestAProgramThatMakesNoSenseIsRefused(t *testing.T) {
 func TestAnEyeSeesThePlayersScatter(t *testing.T) {
 	aim := court.Point{X: 2, Y: 9}
 	off := func(spread float64) (mean court.Point, far float64) {
-		e := throwing.NewEye(spread, 7)
+		e := throwing.NewSimulatedEye(spread, 7)
 		const n = 4000
 		for i := range n {
 			said := e.Do(throwing.Command{Do: throwing.Watch, Aim: &aim})
@@ -214,6 +214,6 @@ func TestAnEyeSeesThePlayersScatter(t *testing.T) {
 	require.Zero(t, none)
 	for _, c := range []throwing.Command{{}, {Do: throwing.Watch}, {Do: throwing.Watch, Aim: &court.Point{X: math.NaN()}},
 		{Do: throwing.Start}} {
-		require.Equal(t, throwing.Refused, throwing.NewEye(1, 1).Do(c)[0].Event)
+		require.Equal(t, throwing.Refused, throwing.NewSimulatedEye(1, 1).Do(c)[0].Event)
 	}
 }

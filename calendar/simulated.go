@@ -10,16 +10,16 @@ import (
 	ics "github.com/arran4/golang-ical"
 )
 
-// Club is a stand-in for the booking calendar of a club: a few weeks of an invented one, from a day on. Once it was
+// Simulated is a stand-in for the booking calendar of a club: a few weeks of an invented one, from a day on. Once it was
 // read, it is another one: a booking was moved, one was cancelled, and one is new.
-type Club struct {
+type Simulated struct {
 	From time.Time // in the club's zone
 	lock sync.Mutex
 	read bool
 }
 
 // ServeHTTP answers with the calendar.
-func (c *Club) ServeHTTP(w http.ResponseWriter, r *http.Request) {
+func (c *Simulated) ServeHTTP(w http.ResponseWriter, r *http.Request) {
 	if r.Method != http.MethodGet || r.URL.Path != ClubPath {
 		http.NotFound(w, r)
 		return
@@ -52,7 +52,7 @@ var clubBookings = []clubBooking{
 }
 
 // calendar is the club's calendar, as it is at first, or later.
-func (c *Club) calendar(later bool) []byte {
+func (c *Simulated) calendar(later bool) []byte {
 	zone := c.From.Location()
 	calendar := ics.NewCalendarFor("Club")
 	calendar.SetXWRCalName("Club bookings")
@@ -97,7 +97,7 @@ func (c *Club) calendar(later bool) []byte {
 }
 
 // Serve answers with the calendar of a stand-in until ctx ends.
-func (c *Club) Serve(ctx context.Context, listener net.Listener) error {
+func (c *Simulated) Serve(ctx context.Context, listener net.Listener) error {
 	server := &http.Server{Handler: c, ReadHeaderTimeout: 5 * time.Second}
 	go func() {
 		<-ctx.Done()

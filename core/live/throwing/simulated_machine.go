@@ -6,62 +6,7 @@ import (
 
 	"hodometer/core/basics/invalid"
 	"hodometer/core/basics/seeded"
-	"hodometer/core/sport/court"
 )
-
-// CommandKind is what a machine or an eye is told.
-type CommandKind string
-
-// What it is told.
-const (
-	Load  CommandKind = "load"  // a program; it begins at its first ball
-	Start CommandKind = "start" // throw
-	Pause CommandKind = "pause"
-	One   CommandKind = "one"   // throw the next ball, once
-	Gap   CommandKind = "gap"   // wait so many times as long from now on
-	Fill  CommandKind = "fill"  // the hopper holds so many balls now
-	Clear CommandKind = "clear" // a jam is cleared
-	Watch CommandKind = "watch" // of an eye: a player plays at a target now
-	State CommandKind = "state" // say how it stands
-	Alive CommandKind = "alive" // somebody watches still: nothing is said to it
-)
-
-// Command is one thing that a machine or an eye is told.
-type Command struct {
-	Do      CommandKind  `json:"do"`
-	Program *Program     `json:"program,omitempty" description:"Of load"`
-	Times   float64      `json:"times,omitempty" minimum:"0" maximum:"10" description:"Of gap: 2 is half as fast"`
-	Balls   int          `json:"balls,omitempty" minimum:"0" maximum:"2000" description:"Of fill; of start: after how many it stops, 0: not by itself"`
-	Aim     *court.Point `json:"aim,omitempty" description:"Of watch: where the player aims"`
-	Ball    int          `json:"ball,omitempty" minimum:"0" maximum:"1000000000" description:"Of watch: which ball of the machine it is, by its number; 0: of none"`
-}
-
-// EventKind is what a machine or an eye says.
-type EventKind string
-
-// What it says.
-const (
-	Reported EventKind = "state"
-	Thrown   EventKind = "ball"
-	Empty    EventKind = "empty"
-	Jam      EventKind = "jam"
-	Landed   EventKind = "landing"
-	Refused  EventKind = "refused"
-)
-
-// Event is one thing that a machine or an eye says.
-type Event struct {
-	Event   EventKind    `json:"event"`
-	N       int          `json:"n,omitempty" description:"Balls thrown, or landings seen, since it was switched on"`
-	Ball    int          `json:"ball,omitempty" description:"Of a ball: which one of the program, from 1; of a landing: the number that the eye was told of its ball, 0: it was told none"`
-	At      *court.Point `json:"at,omitempty" description:"Where it lands: of a ball where it is to, of a landing where it did"`
-	Left    int          `json:"left,omitempty" description:"Balls in the hopper"`
-	Running bool         `json:"running,omitempty"`
-	Jammed  bool         `json:"jammed,omitempty"`
-	Times   float64      `json:"times,omitempty" description:"So many times as long as the program says is waited"`
-	Program string       `json:"program,omitempty" description:"The name of what is loaded"`
-	Why     string       `json:"why,omitempty" description:"Of what is refused; of state: why it stopped by itself"`
-}
 
 // Make is how a machine is made.
 type Make struct {
@@ -71,8 +16,8 @@ type Make struct {
 	Seed   uint64
 }
 
-// Machine is a ball machine. Times are seconds of any clock that goes on. It is for one user at a time.
-type Machine struct {
+// SimulatedMachine is a ball machine as it behaves. Times are seconds of any clock that goes on. It is for one user at a time.
+type SimulatedMachine struct {
 	made    Make
 	chance  *seeded.Numbers
 	program Program
@@ -88,13 +33,13 @@ type Machine struct {
 	told    float64 // when it was told something last
 }
 
-// NewMachine is a machine that was switched on.
-func NewMachine(m Make) *Machine {
-	return &Machine{made: m, chance: seeded.From(m.Seed), left: m.Hopper, times: 1, last: math.Inf(-1)}
+// NewSimulatedMachine is a machine that was switched on.
+func NewSimulatedMachine(m Make) *SimulatedMachine {
+	return &SimulatedMachine{made: m, chance: seeded.From(m.Seed), left: m.Hopper, times: 1, last: math.Inf(-1)}
 }
 
 // Do has the machine do something, and returns what it says.
-func (m *Machine) Do(c Command, now float64) []Event {
+func (m *SimulatedMachine) Do(c Command, now float64) []Event {
 	refuse := func(why string) []Event { return []Event{{Event: Refused, Why: why}} }
 	m.told = now
 	switch c.Do {
@@ -151,7 +96,7 @@ func (m *Machine) Do(c Command, now float64) []Event {
 }
 
 // cannot says why no ball can be thrown; nothing where one can.
-func (m *Machine) cannot() []Event {
+func (m *SimulatedMachine) cannot() []Event {
 	switch {
 	case len(m.program.Balls) == 0:
 		return []Event{{Event: Refused, Why: "no program is loaded"}}
@@ -163,7 +108,7 @@ func (m *Machine) cannot() []Event {
 	return nil
 }
 
-func (m *Machine) state() Event {
+func (m *SimulatedMachine) state() Event {
 	return Event{
 		Event:   Reported,
 		N:       m.thrown,
@@ -176,13 +121,15 @@ func (m *Machine) state() Event {
 }
 
 // Due is when the machine throws next, if it is told something until then; ok is false where it does not.
-func (m *Machine) Due() (at float64, ok bool) { return m.due, m.running }
+func (m *SimulatedMachine) Due() (at float64, ok bool) { return m.due, m.running }
 
 // Wakes is when the machine throws next, or stops because it was told nothing; ok is false where it does neither.
-func (m *Machine) Wakes() (at float64, ok bool) { return min(m.due, m.told+AloneFor), m.running }
+func (m *SimulatedMachine) Wakes() (at float64, ok bool) {
+	return min(m.due, m.told+AloneFor), m.running
+}
 
 // Pass has the time go on, and returns what the machine says of what it did meanwhile.
-func (m *Machine) Pass(now float64) []Event {
+func (m *SimulatedMachine) Pass(now float64) []Event {
 	var said []Event
 	for m.running && m.due <= now {
 		if m.due > m.told+AloneFor {
@@ -207,7 +154,7 @@ func (m *Machine) Pass(now float64) []Event {
 }
 
 // throw throws the next ball at an instant, if it can.
-func (m *Machine) throw(now float64) []Event {
+func (m *SimulatedMachine) throw(now float64) []Event {
 	if m.made.Jams > 0 && m.chance.Share() < m.made.Jams {
 		m.running, m.jammed = false, true
 		return []Event{{Event: Jam, N: m.thrown}}

@@ -8,19 +8,21 @@ import (
 	"hodometer/core/sport/court"
 )
 
-// Eye says where the balls of a player land. Its simulated player aims where they are told, and scatters round it alike
+// SimulatedEye says where the balls of a player land. Its simulated player aims where they are told, and scatters round it alike
 // in both directions.
-type Eye struct {
+type SimulatedEye struct {
 	spread float64 // metres, one standard deviation
 	chance *seeded.Numbers
 	seen   int
 }
 
-// NewEye is an eye that watches a player of a spread in metres.
-func NewEye(spread float64, seed uint64) *Eye { return &Eye{spread: spread, chance: seeded.From(seed)} }
+// NewSimulatedEye is an eye that watches a player of a spread in metres.
+func NewSimulatedEye(spread float64, seed uint64) *SimulatedEye {
+	return &SimulatedEye{spread: spread, chance: seeded.From(seed)}
+}
 
 // Do has the eye do something, and returns what it says: one landing for each time that it watches somebody play.
-func (e *Eye) Do(c Command) []Event {
+func (e *SimulatedEye) Do(c Command) []Event {
 	switch {
 	case c.Do == Alive:
 		return nil
