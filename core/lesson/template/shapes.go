@@ -112,7 +112,7 @@ func Templates() []Template {
 				),
 				plain(
 					lesson.Game,
-					"Catch the net",
+					"Up one place",
 					12,
 					7,
 					callAt(0, "Waiting feet never still"),
