@@ -64,24 +64,28 @@ test('undo takes back the last act, whoever’s it was', async ({ page, empty })
   await expect(answer(counting, 'Ada')).toHaveAttribute('aria-pressed', 'true')
 })
 
-test('what is tapped as the page is read again is counted, and undone after it', async ({ page, empty }) => {
-  const counting = await five(page, empty)
-  await answer(counting, 'Made').click()
-  await answer(counting, 'Ben').click()
-  await expect(answer(counting, 'Ben')).toHaveAttribute('aria-pressed', 'true')
-  const loaded = page.waitForEvent('load')
-  await answer(counting, 'Made').evaluate((made: HTMLElement) => {
-    for (let tap = 0; tap < 3; tap++) made.click()
-    location.reload() // before anything can be written down
-  })
-  await loaded
-  await answer(counting, 'Ben').click()
-  await expect(counting.getByText('3 of 3', { exact: true })).toBeVisible()
-  await answer(counting, 'Cleo').click()
-  await counting.getByRole('button', { name: 'Undo Ben' }).click()
-  await expect(counting.getByText('2 of 2', { exact: true })).toBeVisible()
-  await expect(answer(counting, 'Ben')).toHaveAttribute('aria-pressed', 'true')
-})
+test(
+  'what is tapped as the page is read again is counted, and undone after it',
+  { tag: '@midnight' },
+  async ({ page, empty }) => {
+    const counting = await five(page, empty)
+    await answer(counting, 'Made').click()
+    await answer(counting, 'Ben').click()
+    await expect(answer(counting, 'Ben')).toHaveAttribute('aria-pressed', 'true')
+    const loaded = page.waitForEvent('load')
+    await answer(counting, 'Made').evaluate((made: HTMLElement) => {
+      for (let tap = 0; tap < 3; tap++) made.click()
+      location.reload() // before anything can be written down
+    })
+    await loaded
+    await answer(counting, 'Ben').click()
+    await expect(counting.getByText('3 of 3', { exact: true })).toBeVisible()
+    await answer(counting, 'Cleo').click()
+    await counting.getByRole('button', { name: 'Undo Ben' }).click()
+    await expect(counting.getByText('2 of 2', { exact: true })).toBeVisible()
+    await expect(answer(counting, 'Ben')).toHaveAttribute('aria-pressed', 'true')
+  },
+)
 
 test('a lesson is not ended by a thumb that slips', async ({ page, empty }) => {
   const counting = await five(page, empty)
@@ -103,55 +107,59 @@ test('a finish that was held while the phone was busy is a finish', async ({ pag
   await page.mouse.down()
   // The page does nothing else from now on, and the button is let go a second later.
   const busy = page.evaluate(() => {
-    for (const until = performance.now() + 1500; performance.now() < until; );
+    for (const until = performance.now() + 1500; performance.now() < until;);
   })
   const released = new Promise((resolve) => setTimeout(resolve, 1000)).then(() => page.mouse.up())
   await Promise.all([busy, released])
   await expect(page).toHaveURL(/afterwards$/)
 })
 
-test('the clock goes where it was told last, however slow the answers are', async ({ page, demo }) => {
-  await page.setViewportSize(phone)
-  await openLesson(page, demo, 'Ines and Bram')
-  await page.getByRole('link', { name: 'Go courtside' }).click()
-  let answered = () => {}
-  const slow = new Promise<void>((resolve) => (answered = resolve))
-  await page.route('**/acts', async (route) => {
-    await slow
-    await route.fallback()
-  })
-  let told = 0
-  page.on('response', (response) => {
-    const { acts } = (response.request().postDataJSON() ?? {}) as { acts?: unknown[] }
-    if (response.ok()) told += acts?.length ?? 0
-  })
-  const time = page.getByRole('region', { name: 'Time' })
-  await page.getByRole('button', { name: 'Begin' }).click()
-  await page.getByRole('button', { name: 'Next block' }).click()
-  await page.getByRole('button', { name: 'Next block' }).click()
-  await expect(time).toContainText('Both Verges')
-  await expect(page.getByText('3 things you did are kept on this device')).toBeVisible()
-  answered()
-  await expect.poll(() => told).toBe(3)
-  await expect(page.getByText(/kept on this device/)).toHaveCount(0)
-  await page.reload()
-  await expect(time).toContainText('Both Verges')
-  await expect(page.getByRole('button', { name: 'Hold' })).toBeVisible()
+test(
+  'the clock goes where it was told last, however slow the answers are',
+  { tag: '@midnight' },
+  async ({ page, demo }) => {
+    await page.setViewportSize(phone)
+    await openLesson(page, demo, 'Ines and Bram')
+    await page.getByRole('link', { name: 'Go courtside' }).click()
+    let answered = () => {}
+    const slow = new Promise<void>((resolve) => (answered = resolve))
+    await page.route('**/acts', async (route) => {
+      await slow
+      await route.fallback()
+    })
+    let told = 0
+    page.on('response', (response) => {
+      const { acts } = (response.request().postDataJSON() ?? {}) as { acts?: unknown[] }
+      if (response.ok()) told += acts?.length ?? 0
+    })
+    const time = page.getByRole('region', { name: 'Time' })
+    await page.getByRole('button', { name: 'Begin' }).click()
+    await page.getByRole('button', { name: 'Next block' }).click()
+    await page.getByRole('button', { name: 'Next block' }).click()
+    await expect(time).toContainText('Both Verges')
+    await expect(page.getByText('3 things you did are kept on this device')).toBeVisible()
+    answered()
+    await expect.poll(() => told).toBe(3)
+    await expect(page.getByText(/kept on this device/)).toHaveCount(0)
+    await page.reload()
+    await expect(time).toContainText('Both Verges')
+    await expect(page.getByRole('button', { name: 'Hold' })).toBeVisible()
 
-  // Without an answer this device works out itself what comes of it, and tells the program later.
-  await page.route('**/acts', (route) => route.abort())
-  await page.getByRole('button', { name: 'Next block' }).click()
-  await expect(
-    page.getByText('1 thing you did is kept on this device until Hodometer answers.'),
-  ).toBeVisible()
-  await expect(page.getByText(/min instead of/).first()).toBeVisible()
-  await expect(time).not.toContainText('Both Verges')
-  const now = await time.locator('.title').textContent()
-  await page.unroute('**/acts')
-  await expect(page.getByText(/kept on this device/)).toHaveCount(0)
-  await page.reload()
-  await expect(time.locator('.title')).toHaveText(now ?? '')
-})
+    // Without an answer this device works out itself what comes of it, and tells the program later.
+    await page.route('**/acts', (route) => route.abort())
+    await page.getByRole('button', { name: 'Next block' }).click()
+    await expect(
+      page.getByText('1 thing you did is kept on this device until Hodometer answers.'),
+    ).toBeVisible()
+    await expect(page.getByText(/min instead of/).first()).toBeVisible()
+    await expect(time).not.toContainText('Both Verges')
+    const now = await time.locator('.title').textContent()
+    await page.unroute('**/acts')
+    await expect(page.getByText(/kept on this device/)).toHaveCount(0)
+    await page.reload()
+    await expect(time.locator('.title')).toHaveText(now ?? '')
+  },
+)
 
 test('a tick for somebody who came late stays until it is planned or taken back', async ({ page, empty }) => {
   await kept(empty, 'students', { ...eight[0], name: 'Ivo Late' })
@@ -225,23 +233,27 @@ test('one count that is refused condemns no other, and is told', async ({ page, 
   await expect(counting.getByText('2 of 2', { exact: true })).toBeVisible()
 })
 
-test('who leaves in the first half minute shifts nobody’s turn to somebody else', async ({ page, empty }) => {
-  const counting = await five(page, empty)
-  await answer(counting, 'Cleo').click()
-  const dialog = page.getByRole('dialog', { name: 'Who is here from now on' })
-  await page.getByRole('button', { name: 'Who is here' }).click()
-  await dialog.getByRole('checkbox', { name: /^Ada/ }).uncheck()
-  await dialog.getByRole('button', { name: 'Plan the rest' }).click()
-  await expect(answer(counting, 'Ada')).toHaveCount(0)
-  if (await dialog.isVisible()) await dialog.getByRole('button', { name: 'Close' }).click()
-  await expect(answer(counting, 'Cleo')).toHaveAttribute('aria-pressed', 'true')
-  await answer(counting, 'Made').click()
-  await expect(counting.getByRole('button', { name: 'Undo Cleo' })).toBeVisible()
-  await expect(counting.getByText('1 of 1', { exact: true })).toBeVisible()
-  // The one who leaves herself hands on to the first.
-  await page.getByRole('button', { name: 'Who is here' }).click()
-  await dialog.getByRole('checkbox', { name: /^Cleo/ }).uncheck()
-  await dialog.getByRole('button', { name: 'Plan the rest' }).click()
-  await expect(answer(counting, 'Cleo')).toHaveCount(0)
-  await expect(answer(counting, 'Ben')).toHaveAttribute('aria-pressed', 'true')
-})
+test(
+  'who leaves in the first half minute shifts nobody’s turn to somebody else',
+  { tag: '@midnight' },
+  async ({ page, empty }) => {
+    const counting = await five(page, empty)
+    await answer(counting, 'Cleo').click()
+    const dialog = page.getByRole('dialog', { name: 'Who is here from now on' })
+    await page.getByRole('button', { name: 'Who is here' }).click()
+    await dialog.getByRole('checkbox', { name: /^Ada/ }).uncheck()
+    await dialog.getByRole('button', { name: 'Plan the rest' }).click()
+    await expect(answer(counting, 'Ada')).toHaveCount(0)
+    if (await dialog.isVisible()) await dialog.getByRole('button', { name: 'Close' }).click()
+    await expect(answer(counting, 'Cleo')).toHaveAttribute('aria-pressed', 'true')
+    await answer(counting, 'Made').click()
+    await expect(counting.getByRole('button', { name: 'Undo Cleo' })).toBeVisible()
+    await expect(counting.getByText('1 of 1', { exact: true })).toBeVisible()
+    // The one who leaves herself hands on to the first.
+    await page.getByRole('button', { name: 'Who is here' }).click()
+    await dialog.getByRole('checkbox', { name: /^Cleo/ }).uncheck()
+    await dialog.getByRole('button', { name: 'Plan the rest' }).click()
+    await expect(answer(counting, 'Cleo')).toHaveCount(0)
+    await expect(answer(counting, 'Ben')).toHaveAttribute('aria-pressed', 'true')
+  },
+)

@@ -23,7 +23,7 @@ export default defineConfig<{ now: string }>({
     // The day changes while these run.
     {
       name: 'midnight',
-      testMatch: ['slice.spec.ts', 'courtside.spec.ts'],
+      grep: /@midnight/,
       use: { now: '2026-03-10T23:59:00' },
     },
   ],

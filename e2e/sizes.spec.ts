@@ -1,5 +1,6 @@
 import type { Page } from '@playwright/test'
 import { addresses, otherAddresses } from './addresses'
+import type { Club } from './club'
 import { duplicate, expect, lessonOf, moveClock, test } from './fixtures'
 
 /** What a laptop of 1280 × 800 leaves of its screen, a small window, and phones. */
@@ -95,43 +96,53 @@ const small = (page: Page, least: number) =>
     })
   }, least)
 
-for (const size of sizes)
-  test(`at ${size.width} × ${size.height} nothing covers what can be pressed or read`, async ({
-    page,
-    demo,
-  }) => {
-    await page.setViewportSize(size)
-    const look = async (what: string) => {
+/** Every view, for what is looked at in it; each at every size. */
+async function everyView(page: Page, demo: Club, look: (what: string, dialog?: boolean) => Promise<void>) {
+  const go = async (address: string) => {
+    await page.goto('about:blank')
+    await page.goto(`${demo.url}/#/${address}`)
+    await page.locator('main :is(h1, h2), .courtside h1').first().waitFor()
+  }
+  for (const address of [...(await addresses(demo)), ...otherAddresses]) {
+    await go(address)
+    await look(address || 'today')
+  }
+  const id = await lessonOf(demo, 'The afternoon six')
+  await moveClock(demo, id, 1500)
+  for (const view of ['courtside', 'afterwards']) {
+    await go(`lessons/${id}/${view}`)
+    await look(view)
+    for (const dialog of view === 'courtside' ? ['More', 'Who is here'] : []) {
+      await page.getByRole('button', { name: dialog, exact: true }).click()
+      await page.locator('dialog[open]').waitFor()
+      await page.waitForTimeout(400) // it grows as it comes
+      await look(dialog, true)
+      await page.keyboard.press('Escape')
+    }
+  }
+  await page.goto(`${demo.url}/#/drills`)
+  await duplicate(page, 'Three-Corner Round')
+  await expect(page.getByText('All changes saved')).toBeVisible()
+  await look('a drill of the coach’s own')
+}
+
+for (const [kind, those] of [
+  ['a screen', sizes.filter(({ width }) => width > 600)],
+  ['a phone', sizes.filter(({ width }) => width < 600)],
+] as const)
+  test(`at every size of ${kind} nothing covers what can be pressed or read`, async ({ page, demo }) => {
+    await page.setViewportSize(those[0]!)
+    await everyView(page, demo, async (what, dialog = false) => {
       await page.waitForLoadState('networkidle')
       await page.evaluate(() => document.fonts.ready)
-      expect.soft(await covered(page), what).toEqual([])
-      expect.soft(await small(page, what.endsWith('courtside') ? 44 : 24), `targets, ${what}`).toEqual([])
-    }
-    for (const address of [...(await addresses(demo)), ...otherAddresses]) {
-      await page.goto('about:blank')
-      await page.goto(`${demo.url}/#/${address}`)
-      await page.locator('main :is(h1, h2), .courtside h1').first().waitFor()
-      await look(address || 'today')
-    }
-    const id = await lessonOf(demo, 'The afternoon six')
-    await moveClock(demo, id, 1500)
-    for (const view of ['courtside', 'afterwards']) {
-      await page.goto('about:blank')
-      await page.goto(`${demo.url}/#/lessons/${id}/${view}`)
-      await page.locator('main :is(h1, h2), .courtside h1').first().waitFor()
-      await look(view)
-      for (const dialog of view === 'courtside' ? ['More', 'Who is here'] : []) {
-        await page.getByRole('button', { name: dialog, exact: true }).click()
-        await page.locator('dialog[open]').waitFor()
-        await page.waitForTimeout(400) // it grows as it comes
-        expect.soft(await small(page, 44), `targets, ${dialog}`).toEqual([])
-        await page.keyboard.press('Escape')
+      for (const size of those) {
+        await page.setViewportSize(size)
+        const at = `${what} at ${size.width} × ${size.height}`
+        if (!dialog) expect.soft(await covered(page), at).toEqual([])
+        const least = dialog || what.endsWith('courtside') ? 44 : 24
+        expect.soft(await small(page, least), `targets, ${at}`).toEqual([])
       }
-    }
-    await page.goto(`${demo.url}/#/drills`)
-    await duplicate(page, 'Three-Corner Round')
-    await expect(page.getByText('All changes saved')).toBeVisible()
-    await look('a drill of the coach’s own')
+    })
   })
 
 test('a press on a notice goes to what lies beneath it, and the notice out of the way', async ({
