@@ -12,6 +12,7 @@ import (
 	"regexp"
 	"strings"
 	"testing"
+	"unicode"
 
 	"github.com/stretchr/testify/require"
 )
@@ -162,9 +163,22 @@ func (s *source) has(named string) (has, known bool) {
 	return false, false
 }
 
-// says whether a name stands in the code as it is.
+// says whether a name stands in the code as it is, and not as a part of another one.
 func (s *source) says(name string) bool {
-	return regexp.MustCompile(`(^|[^\w])` + regexp.QuoteMeta(name) + `($|[^\w])`).MatchString(s.text.String())
+	inWord := func(at int, text string) bool {
+		return at >= 0 && at < len(text) && (text[at] == '_' || unicode.IsLetter(rune(text[at])) || unicode.IsDigit(rune(text[at])))
+	}
+	text := s.text.String()
+	for from := 0; ; {
+		at := strings.Index(text[from:], name)
+		if at < 0 {
+			return false
+		}
+		from += at + len(name)
+		if !inWord(from-len(name)-1, text) && !inWord(from, text) {
+			return true
+		}
+	}
 }
 
 func TestWhatTheDocumentsNameIsThere(t *testing.T) {

@@ -33,6 +33,16 @@ func TestTheAnswersOfEveryKindOfGoal(t *testing.T) {
 	for _, form := range score.Forms() {
 		goals = append(goals, form.First)
 	}
+	for _, miss := range score.AfterMiss("").Enum() {
+		goals = append(goals,
+			score.Goal{Kind: score.Streak, Count: 5, Sets: 2, Miss: miss.(score.AfterMiss)},
+			score.Goal{Kind: score.Stages, Miss: miss.(score.AfterMiss), Stages: []score.Stage{
+				{Count: 3, Hard: score.Hardness("").Enum()[0].(score.Hardness)},
+				{Count: 2, Hard: score.Hardness("").Enum()[1].(score.Hardness)},
+			}},
+		)
+	}
+	goals = append(goals, score.Goal{Kind: score.Streak, Count: 12}, score.Goal{Kind: score.Streak, Count: 25})
 	clocks := []odds.Clock{
 		{Gap: 4, Sequence: 10, Pause: 6, People: 1, Basket: 40, PickUp: 1.25},
 		{Gap: 2.5, Sequence: 4, People: 3, Basket: 72, PickUp: 1},
