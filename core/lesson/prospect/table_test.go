@@ -7,6 +7,7 @@ import (
 
 	"github.com/stretchr/testify/require"
 
+	"hodometer/core/count/score"
 	"hodometer/core/drill/library"
 	"hodometer/core/lesson/prospect"
 	"hodometer/core/lesson/schedule"
@@ -23,6 +24,10 @@ func TestWhatToExpectOfManyLessons(t *testing.T) {
 	for i := range 20 {
 		d, in := sample.Crowd(1 + i%4)
 		s := drills[(5*i)%len(drills)]
+		if m := s.Document.Main(); i%3 == 0 && m.What == score.Ball {
+			m.Goals = score.Course{{Kind: score.Total, Count: 3}, {Kind: score.Streak, Count: 2}, {Kind: score.Total, Count: 9 + i}}
+			s.Document = s.Document.With(0, m)
+		}
 		in.Drills[s.ID] = s.Document
 		d.Blocks[2].Drill, d.Blocks[2].Turns, d.Blocks[2].Minutes = s.ID, i%7, float64(6+i%9)
 		rated := map[string]schedule.Rated{}
@@ -37,18 +42,12 @@ func TestWhatToExpectOfManyLessons(t *testing.T) {
 		fmt.Fprintln(&b, s.Document.Name)
 		for _, p := range blocks[2].Students {
 			goals, ok, err := p.Attainable(t.Context())
-			turns, enough, turnsErr := p.Turns(t.Context(), 3)
-			fmt.Fprintf(
-				&b,
-				"   %s; attainable %s %v %v; turns %.2f %v %v\n",
-				golden.Line(t, p, 3),
-				goals,
-				ok,
-				err,
-				turns,
-				enough,
-				turnsErr,
-			)
+			fmt.Fprintf(&b, "   %s; attainable %s %v %v; turns", golden.Line(t, p, 3), goals, ok, err)
+			for _, now := range []int{0, 1, 3} {
+				turns, enough, err := p.Turns(t.Context(), now)
+				fmt.Fprintf(&b, " %.2f %v %v", turns, enough, err)
+			}
+			fmt.Fprintln(&b)
 		}
 	}
 	golden.Same(t, "prospects.txt", b.String())
