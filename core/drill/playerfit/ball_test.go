@@ -5,6 +5,8 @@ import (
 	"math"
 	"testing"
 
+	"hodometer/internal/long"
+
 	"github.com/stretchr/testify/require"
 	"pgregory.net/rapid"
 
@@ -85,6 +87,7 @@ func TestTheChanceOfABallIsWhatItsPartsSay(t *testing.T) {
 // R2: out of reach is never made, and of the same ball what is hurried is made less often than what is reached at ease.
 func TestOutOfReachIsNeverMade(t *testing.T) {
 	t.Parallel()
+	long.Skip(t)
 	out, hurried := 0, 0
 	for _, stored := range library.All() {
 		for _, share := range []float64{0.3, 0.5, 0.8, 1.5} {

@@ -3,6 +3,8 @@ package schedule_test
 import (
 	"testing"
 
+	"hodometer/internal/long"
+
 	"github.com/stretchr/testify/require"
 
 	"hodometer/core/drill/library"
@@ -39,6 +41,7 @@ func withGame(t *testing.T, d game.Document, people, courts int, minutes float64
 // What a coach would expect of every ready game: it fits once, four times of five, into the block that is made for it,
 // more often into a longer one, and not into a shorter one, for which fewer points are proposed.
 func TestEveryReadyGameFitsItsBlock(t *testing.T) {
+	long.Skip(t)
 	for _, stored := range library.Games() {
 		d := stored.Document
 		places := d.Rules.Players()
