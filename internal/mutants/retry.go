@@ -56,6 +56,8 @@ func retry(ctx context.Context, tree, room string, faults []fault) error {
 		}
 		if command(ctx, tree, "go", "test", "-failfast", "-timeout", "120s", "./"+room) != nil {
 			faults[i].Status = "KILLED"
+		} else {
+			faults[i].Status = "LIVED"
 		}
 		if err := os.WriteFile(path, whole, 0o600); err != nil { //nolint:gosec // copied here
 			return err

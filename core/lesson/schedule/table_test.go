@@ -8,6 +8,7 @@ import (
 	"github.com/stretchr/testify/require"
 
 	"hodometer/core/drill/library"
+	"hodometer/core/lesson"
 	"hodometer/core/lesson/schedule"
 	"hodometer/internal/golden"
 	"hodometer/internal/sample"
@@ -21,6 +22,13 @@ func TestTheTimetablesOfManyLessons(t *testing.T) {
 	games := library.Games()
 	for i := range 24 {
 		d, in := sample.Mixed(i)
+		if i%6 == 1 {
+			d.Blocks[1].Step = lesson.WholeRotations
+		}
+		if form := d.Blocks[1].Rotation; i%6 == 5 && form != nil {
+			three := *form
+			three.Courts, d.Blocks[1].Rotation = 3, &three
+		}
 		table, list, err := schedule.Make(t.Context(), d, in)
 		require.NoError(t, err)
 		fmt.Fprintf(
@@ -37,12 +45,19 @@ func TestTheTimetablesOfManyLessons(t *testing.T) {
 			schedule.InWords(table.Carry),
 		)
 		for k, block := range table.Blocks {
-			block.Table = nil // rotation has tables of its own
+			where := []string{} // the rest of a rotation has tables of its own
+			if block.Table != nil {
+				for _, seat := range block.Table.Rounds[0].Seats {
+					where = append(where, seat.Where)
+				}
+			}
+			block.Table = nil
 			fmt.Fprintln(
 				&b,
 				"  ",
 				golden.Line(t, block, 1),
-				fmt.Sprintf("step %.1f, %d turns", list[k].Step(), list[k].TurnsIn(in)),
+				fmt.Sprintf("step %.1f, %d turns, above the head %v, at %q", list[k].Step(), list[k].TurnsIn(in),
+					list[k].Overhead(), where),
 			)
 		}
 		fmt.Fprintln(&b, "  ", golden.Line(t, table.Budgets, 1))
