@@ -25,7 +25,7 @@ func TestTheTimetablesOfManyLessons(t *testing.T) {
 		if i%6 == 1 {
 			d.Blocks[1].Step = lesson.WholeRotations
 		}
-		if form := d.Blocks[1].Rotation; i%6 == 5 && form != nil {
+		if form := d.Blocks[1].Rotation; i%6 == 3 && form != nil {
 			three := *form
 			three.Courts, d.Blocks[1].Rotation = 3, &three
 		}
