@@ -88,14 +88,18 @@ func targetMarks(path, label string, t *court.Target) []NamedMark {
 	return list
 }
 
-// Clone copies a document so that changing the marks of the copy leaves the first one alone.
+// Clone copies a document so that changing the copy leaves the first one alone.
 func (d Document) Clone() Document {
-	d.Places, d.Pattern.Tasks, d.NoGo = slices.Clone(d.Places), slices.Clone(d.Pattern.Tasks), slices.Clone(d.NoGo)
-	for i := range d.Pattern.Tasks {
-		task := &d.Pattern.Tasks[i]
-		court.CloneMarks(&task.From, &task.Reply, &task.Recover)
+	d.Places, d.Pattern, d.NoGo = slices.Clone(d.Places), d.Pattern.Clone(), slices.Clone(d.NoGo)
+	for i := range d.Places {
+		d.Places[i].Mark = d.Places[i].Mark.Clone()
 	}
-	d.Measures = cloneMeasures(d.Measures)
+	d.Measures, d.Variations = cloneMeasures(d.Measures), slices.Clone(d.Variations)
+	for i := range d.Variations {
+		v := &d.Variations[i]
+		v.Steps, v.Measures = slices.Clone(v.Steps), cloneMeasures(v.Measures)
+	}
+	d.Cues, d.Cautions, d.Equipment = slices.Clone(d.Cues), slices.Clone(d.Cautions), slices.Clone(d.Equipment)
 	for i := range d.NoGo {
 		if d.NoGo[i].Area != nil {
 			area := d.NoGo[i].Area.Clone()

@@ -290,7 +290,7 @@ func cloneMeasures(list []Measure) []Measure {
 	list = slices.Clone(list)
 	for i := range list {
 		m := &list[i]
-		m.Tasks, m.Goals, m.Counts.Criteria = slices.Clone(m.Tasks), slices.Clone(m.Goals), slices.Clone(m.Counts.Criteria)
+		m.Tasks, m.Goals, m.Counts.Criteria = slices.Clone(m.Tasks), m.Goals.Clone(), slices.Clone(m.Counts.Criteria)
 		if m.Target != nil {
 			target := m.Target.Clone()
 			m.Target = &target

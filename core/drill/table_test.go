@@ -2,11 +2,13 @@ package drill_test
 
 import (
 	"fmt"
+	"slices"
 	"strings"
 	"testing"
 
 	"hodometer/core/basics/invalid"
 	"hodometer/core/basics/units"
+	"hodometer/core/count/score"
 	"hodometer/core/drill"
 	"hodometer/core/drill/library"
 	"hodometer/core/people/coach"
@@ -166,4 +168,96 @@ func parts(t *testing.T, d drill.Document) (list []string) {
 	d.Pattern.Tasks = nil
 	list = append(list, golden.Line(t, d.Pattern, 2))
 	return list
+}
+
+// TestWhatIsWrongWithADrill: what is said of a drill in which one thing, or none, makes no sense, and of what has to be
+// right in a movement.
+func TestWhatIsWrongWithADrill(t *testing.T) {
+	t.Parallel()
+	var b strings.Builder
+	c := sports.Of(court.Tennis).Courts[0].Court
+	box, line := c.Boxes[0].ID, c.Lines[0].ID
+	first := func(d *drill.Document) *drill.Measure { return &d.Measures[0] }
+	count := score.Course{{Kind: score.Total, Count: 5}}
+	timed := score.Course{{Kind: score.AsManyAsPossible, Count: 5, Minutes: 2}}
+	for i, change := range []func(d *drill.Document){
+		func(*drill.Document) {},
+		func(d *drill.Document) { d.Name = " " },
+		func(d *drill.Document) { d.Cues = []string{strings.Repeat("ä", 200), strings.Repeat("ä", 201)} },
+		func(d *drill.Document) { d.Court = "squash" },
+		func(d *drill.Document) { d.Court = "nowhere" },
+		func(d *drill.Document) { d.Places = d.Places[:1] },
+		func(d *drill.Document) {
+			d.Places = append(d.Places, drill.Place{Kind: drill.Rope, Mark: d.Places[0].Mark})
+		},
+		func(d *drill.Document) { d.Places[1].Mark.Measures = nil },
+		func(d *drill.Document) { d.Pattern.Tasks[1].Player = 1 },
+		func(d *drill.Document) { d.Pattern.Tasks[1].Contact = feed.OffTheWall },
+		func(d *drill.Document) { d.Pattern.Tasks[1].Contact = feed.OutOfTheAir },
+		func(d *drill.Document) { d.Measures = nil },
+		func(d *drill.Document) {
+			for n := range drill.MaxMeasures + 1 {
+				d.Measures = append(d.Measures[:n:n], drill.Measure{Number: n + 1, What: score.Ball, Goals: count})
+			}
+		},
+		func(d *drill.Document) {
+			for n := range drill.MaxMeasures {
+				d.Measures = append(d.Measures[:n:n], drill.Measure{Number: n + 1, What: score.Ball, Goals: count})
+			}
+		},
+		func(d *drill.Document) { d.Measures = append(d.Measures, d.Measures[0]) },
+		func(d *drill.Document) { first(d).Name = " x" },
+		func(d *drill.Document) { first(d).Tasks = []int{-1, 0, len(d.Pattern.Tasks) - 1, len(d.Pattern.Tasks)} },
+		func(d *drill.Document) { first(d).What = score.Rally },
+		func(d *drill.Document) { first(d).What, first(d).Who = score.Ball, drill.TwoSides },
+		func(d *drill.Document) {
+			first(d).Who, first(d).Goals = drill.EachPair, score.Course{{Kind: score.Together, Count: 5}}
+		},
+		func(d *drill.Document) { first(d).Counts.Criteria = []drill.Criterion{{Kind: drill.BeforeTheLine}} },
+		func(d *drill.Document) {
+			first(d).Counts.By = drill.ByMovement
+			first(d).Counts.Criteria = []drill.Criterion{
+				{Kind: drill.BeforeTheLine}, {Kind: drill.BeforeTheLine, Line: line}, {Kind: drill.FeetInABox},
+				{Kind: drill.FeetInABox, Box: box}, {Kind: drill.ObjectIsUntouched}, {Kind: drill.BackAtTheMark},
+			}
+			d.Places = slices.DeleteFunc(d.Places, func(p drill.Place) bool { return p.Kind == drill.Recovery })
+		},
+		func(d *drill.Document) { first(d).Goals[0].Count = 0 },
+		func(d *drill.Document) { first(d).Goals = timed },
+		func(d *drill.Document) {
+			first(d).Goals = timed
+			d.Measures = append(d.Measures, drill.Measure{Number: 2, What: score.Ball, Goals: timed})
+		},
+		func(d *drill.Document) {
+			first(d).Goals, d.Order = timed, drill.OneByOne
+			d.Measures = append(d.Measures, drill.Measure{Number: 2, What: score.Sequence, Goals: timed})
+		},
+		func(d *drill.Document) { d.Variations[0].Name = "" },
+		func(d *drill.Document) { d.Variations[0].Name = coach.AsWritten },
+		func(d *drill.Document) { d.Variations[1].Name = d.Variations[0].Name },
+		func(d *drill.Document) { d.NoGo = []drill.NoGo{{}} },
+	} {
+		d := library.All()[0].Document.Clone()
+		change(&d)
+		said := "sound"
+		if err := d.Check(); err != nil {
+			said = err.Error()
+		}
+		fmt.Fprintf(&b, "%d: %s\n", i, said)
+		for _, m := range d.Measures {
+			for _, k := range m.Counts.Criteria {
+				shape, drawn := k.Drawn(c, d.Format)
+				fmt.Fprintln(&b, "  ", k.Say(c, d.Format), drawn, golden.Line(t, shape, 2))
+			}
+		}
+	}
+	there := []string{"a", "b", "c", "d", "e", "f", "g"}
+	for _, who := range drill.Who("").Enum() {
+		for _, of := range []string{"a", "b", "d", "g", "z"} {
+			for lines := range 4 {
+				fmt.Fprintln(&b, who, of, lines, who.(drill.Who).Party(of, there, lines))
+			}
+		}
+	}
+	golden.Same(t, "wrong.txt", b.String())
 }

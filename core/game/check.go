@@ -218,15 +218,11 @@ func (d Document) Check() error {
 // Clone copies a game so that changing the copy leaves the first one alone.
 func (d Document) Clone() Document {
 	r := &d.Rules
-	r.Spots, r.Restrictions, r.Awards, r.Measures = slices.Clone(
-		r.Spots,
-	), slices.Clone(
-		r.Restrictions,
-	), slices.Clone(
-		r.Awards,
-	), slices.Clone(
-		r.Measures,
-	)
+	r.Spots, r.Restrictions = slices.Clone(r.Spots), slices.Clone(r.Restrictions)
+	for i := range r.Spots {
+		r.Spots[i].Mark = r.Spots[i].Mark.Clone()
+	}
+	r.Awards, r.Measures = slices.Clone(r.Awards), slices.Clone(r.Measures)
 	for i := range r.Awards {
 		if target := r.Awards[i].Target; target != nil {
 			own := target.Clone()
@@ -237,15 +233,8 @@ func (d Document) Clone() Document {
 		mini := Mini{slices.Clone(r.Mini.Balls), r.Mini.Won, r.Mini.Swept}
 		r.Mini = &mini
 	}
-	d.Cues, d.Cautions, d.Equipment, d.Versions = slices.Clone(
-		d.Cues,
-	), slices.Clone(
-		d.Cautions,
-	), slices.Clone(
-		d.Equipment,
-	), slices.Clone(
-		d.Versions,
-	)
+	d.Cues, d.Cautions = slices.Clone(d.Cues), slices.Clone(d.Cautions)
+	d.Equipment, d.Versions = slices.Clone(d.Equipment), slices.Clone(d.Versions)
 	return d
 }
 

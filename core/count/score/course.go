@@ -1,6 +1,7 @@
 package score
 
 import (
+	"slices"
 	"strconv"
 	"strings"
 
@@ -45,6 +46,15 @@ func (c Course) Check() error {
 		wrong.Add("", "that is %d to be made in all; at most %d", c.Steps(), maxPlaces)
 	}
 	return wrong.Err()
+}
+
+// Clone are goals that share nothing with the first ones.
+func (c Course) Clone() Course {
+	c = slices.Clone(c)
+	for i := range c {
+		c[i].Stages = slices.Clone(c[i].Stages)
+	}
+	return c
 }
 
 // Steps is the least number of makes that meet the whole course.

@@ -140,24 +140,6 @@ func (c Court) DescribeTarget(t Target, tape Tape) string {
 	return rule.describe(c, t, tape, at)
 }
 
-// Clone copies a target so that changing the copy leaves the first one alone.
-func (t Target) Clone() Target {
-	t.Points = slices.Clone(t.Points)
-	CloneMarks(&t.Mark, &t.Other)
-	return t
-}
-
-// CloneMarks copies marks in their places, so that changing them leaves what they were copied from alone; none stays
-// none.
-func CloneMarks(marks ...**Mark) {
-	for _, mark := range marks {
-		if *mark != nil {
-			copied := **mark
-			*mark = &copied
-		}
-	}
-}
-
 // Sizes are the lengths that a target of this kind has, by their names.
 func (t *Target) Sizes() map[string]*float64 {
 	if rule, ok := ruleOf(t.Kind); ok && rule.sizes != nil {

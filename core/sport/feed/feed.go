@@ -50,6 +50,25 @@ type Pattern struct {
 	Rally        *Rally  `json:"rally,omitempty" description:"Each reply is the next feed"`
 }
 
+// Clone is a pattern that shares nothing with the first one.
+func (p Pattern) Clone() Pattern {
+	p.Tasks, p.Repeats, p.Branches = slices.Clone(p.Tasks), slices.Clone(p.Repeats), slices.Clone(p.Branches)
+	for i := range p.Tasks {
+		task := &p.Tasks[i]
+		task.Landing = task.Landing.Clone()
+		court.CloneMarks(&task.From, &task.Reply, &task.Recover)
+		if task.Area != nil {
+			area := *task.Area
+			task.Area = &area
+		}
+	}
+	if p.Rally != nil {
+		rally := *p.Rally
+		p.Rally = &rally
+	}
+	return p
+}
+
 // UsualSequences is how many sequences a turn is reckoned with.
 func (p Pattern) UsualSequences() float64 {
 	if p.Ends == AtRandom && p.MaxSequences > p.Sequences {
