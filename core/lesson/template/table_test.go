@@ -8,6 +8,7 @@ import (
 	"hodometer/core/basics/invalid"
 	"hodometer/core/drill/catalogue"
 	"hodometer/core/drill/library"
+	"hodometer/core/lesson"
 	"hodometer/core/lesson/template"
 	"hodometer/core/people/progress"
 	"hodometer/core/people/student"
@@ -63,6 +64,21 @@ func TestWhatShapesBecome(t *testing.T) {
 				block.Wanted, block.Effort, block.Lines, block.Calls)
 		}
 		fmt.Fprintln(&b, "  ", filled.Sentences)
+		for _, spared := range []int{1, 2, n} {
+			for k := range min(spared, n) {
+				in.People[k].Short = in.People[k].Profile.Name
+				in.People[k].Profile.Sore = []student.Sore{
+					{Part: student.Shoulder, Rests: []student.Strain{student.ServesAndOverheads, student.WideRunning, student.Backhands}},
+				}
+			}
+			filled, err := shape.Fill(t.Context(), d, needs, library.All(), fresh, in)
+			fmt.Fprintln(&b, "  ", spared, "spared:", filled.Sentences, err)
+			for _, block := range filled.Document.Blocks {
+				if block.Kind == lesson.Serving || block.Kind == lesson.Ball || block.Kind == lesson.Body {
+					fmt.Fprintln(&b, "     ", block.Title, block.People, block.Calls)
+				}
+			}
+		}
 		if i%5 == 0 {
 			for _, wrong := range []int{shape.MinPlayers - 1, shape.MaxPlayers + 1} {
 				d.Students = make([]string, max(0, wrong))

@@ -2,6 +2,9 @@ package anticipate_test
 
 import (
 	"fmt"
+	"maps"
+	"math"
+	"slices"
 	"strings"
 	"testing"
 
@@ -50,6 +53,7 @@ func TestWhereToWaitInEverySport(t *testing.T) {
 func TestWhatMakesNoSense(t *testing.T) {
 	t.Parallel()
 	var b strings.Builder
+	wrong := map[string]string{}
 	c := sports.Of(court.Tennis).Courts[0].Court
 	s := anticipate.Situations(court.Tennis)[0]
 	for i, change := range []func(s *sports.Situation){
@@ -76,6 +80,24 @@ func TestWhatMakesNoSense(t *testing.T) {
 			said = invalid.Sentence(err)
 		}
 		fmt.Fprintf(&b, "%d: %s\n", i, said)
+	}
+	for _, of := range sports.All() {
+		on := of.Courts[0].Court
+		for _, at := range []float64{-0.1, 0.02, 0.03, 1, 1.01, 1.41, 1.6, 1.61, 3, 3.01, math.NaN()} {
+			for what, change := range map[int]func(s *sports.Situation){
+				0: func(s *sports.Situation) { s.Deep = at }, 1: func(s *sports.Situation) { s.Across = -at },
+				2: func(s *sports.Situation) { s.Waiting = at }, 3: func(s *sports.Situation) { s.High = at },
+			} {
+				changed := anticipate.Situations(of.Name)[0]
+				change(&changed)
+				if err := anticipate.Check(changed, on); err != nil {
+					wrong[fmt.Sprintf("%s, %d: %v", of.Name, what, at)] = invalid.Sentence(err)
+				}
+			}
+		}
+	}
+	for _, key := range slices.Sorted(maps.Keys(wrong)) {
+		fmt.Fprintln(&b, key, wrong[key])
 	}
 	for seen := range 4 {
 		counts := make([]int, len(s.Likely))
