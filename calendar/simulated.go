@@ -10,8 +10,8 @@ import (
 	ics "github.com/arran4/golang-ical"
 )
 
-// Simulated is a stand-in for the booking calendar of a club: a few weeks of an invented one, from a day on. Once it was
-// read, it is another one: a booking was moved, one was cancelled, and one is new.
+// Simulated is a stand-in for the booking calendar of a club: a few weeks of an invented one, from a day on. Once it
+// was read, it is another one: a booking was moved, one was cancelled, and one is new.
 type Simulated struct {
 	From time.Time // in the club's zone
 	lock sync.Mutex

@@ -166,7 +166,8 @@ func (s *source) has(named string) (has, known bool) {
 // says whether a name stands in the code as it is, and not as a part of another one.
 func (s *source) says(name string) bool {
 	inWord := func(at int, text string) bool {
-		return at >= 0 && at < len(text) && (text[at] == '_' || unicode.IsLetter(rune(text[at])) || unicode.IsDigit(rune(text[at])))
+		return at >= 0 && at < len(text) &&
+			(text[at] == '_' || unicode.IsLetter(rune(text[at])) || unicode.IsDigit(rune(text[at])))
 	}
 	text := s.text.String()
 	for from := 0; ; {

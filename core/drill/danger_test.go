@@ -14,8 +14,8 @@ import (
 	"hodometer/internal/sample"
 )
 
-// laidOut is a drill on a tennis court: fed from the middle of the far half, 8 m from the net, with a ball of one player
-// to each place in turn, and more people and things.
+// laidOut is a drill on a tennis court: fed from the middle of the far half, 8 m from the net, with a ball of one
+// player to each place in turn, and more people and things.
 func laidOut(t *testing.T, landings []court.Point, places ...drill.Place) drill.Document {
 	t.Helper()
 	d := sample.Drill(t, "Coin in the Corner").Clone()
@@ -39,8 +39,8 @@ func cares(d drill.Document, about string) bool {
 	return slices.ContainsFunc(d.Care(), func(line string) bool { return strings.Contains(line, about) })
 }
 
-// By hand: the feed goes from (0, 8) to (0, −8), so that somebody at the net is in its line within a metre of it, and up
-// to 4 m from the net.
+// By hand: the feed goes from (0, 8) to (0, −8), so that somebody at the net is in its line within a metre of it, and
+// up to 4 m from the net.
 func TestWhoStandsInTheLineOfABall(t *testing.T) {
 	t.Parallel()
 	down := []court.Point{{Y: -8}}
@@ -83,8 +83,10 @@ func TestARopeInTheWayOfARun(t *testing.T) {
 		rope drill.Place
 		in   bool
 	}{
-		{rope(1, -7, 4, false), true}, {rope(-1, -7, 4, false), true}, {rope(2.5, -7, 4, false), false}, {rope(-2.5, -7, 4, false), false},
-		{rope(1, -3, 4, false), false}, {rope(1, -11, 4, false), false}, {rope(1, -7, 4, true), false}, {rope(0, -7, 0, false), false},
+		{rope(1, -7, 4, false), true}, {rope(-1, -7, 4, false), true}, {rope(2.5, -7, 4, false), false},
+		{rope(-2.5, -7, 4, false), false},
+		{rope(1, -3, 4, false), false}, {rope(1, -11, 4, false), false}, {rope(1, -7, 4, true), false},
+		{rope(0, -7, 0, false), false},
 	} {
 		require.Equal(t, c.in, cares(laidOut(t, up, start, c.rope), "A rope lies"), "%+v", c.rope)
 	}

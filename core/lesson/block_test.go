@@ -101,7 +101,9 @@ func TestWhoIsInABlock(t *testing.T) {
 func TestWhichBlockIsOn(t *testing.T) {
 	t.Parallel()
 	d := lesson.Document{Blocks: []lesson.Block{{Minutes: 1}, {Minutes: 0.5}}}
-	for second, want := range map[float64][2]float64{-5: {0, 0}, 0: {0, 0}, 59.9: {0, 59.9}, 60: {1, 0}, 89: {1, 29}, 500: {1, 440}} {
+	for second, want := range map[float64][2]float64{
+		-5: {0, 0}, 0: {0, 0}, 59.9: {0, 59.9}, 60: {1, 0}, 89: {1, 29}, 500: {1, 440},
+	} {
 		block, gone := d.At(second)
 		require.Equal(t, int(want[0]), block, second)
 		require.InDelta(t, want[1], gone, 1e-9, second)
@@ -232,7 +234,9 @@ func TestAVariantIsThereOnce(t *testing.T) {
 	require.InDelta(t, 6, played.Pattern.Gap, 0)
 	require.Equal(t, d.Mirrored().Places, b.DrillFor(d, left).Places)
 	require.Nil(t, b.With(lesson.Variant{Student: "r"}).With(lesson.Variant{Student: "l"}).Variants)
-	for _, v := range []lesson.Variant{{Version: "v"}, {Drawn: lesson.AsDrawn}, {Goals: []lesson.Instead{{Measure: 1, Goals: five}}}} {
+	for _, v := range []lesson.Variant{
+		{Version: "v"}, {Drawn: lesson.AsDrawn}, {Goals: []lesson.Instead{{Measure: 1, Goals: five}}},
+	} {
 		require.Len(t, lesson.Block{}.With(v).Variants, 1)
 	}
 	v := lesson.Variant{}
@@ -242,7 +246,8 @@ func TestAVariantIsThereOnce(t *testing.T) {
 	require.Len(t, v.Goals, 2)
 	require.Equal(t, 6, v.Goals[1].Goals[0].Count)
 
-	doc := lesson.Document{}.Hush(lesson.Hushed{Block: "b", About: "a", Why: "w"}).Hush(lesson.Hushed{About: "a", Why: "w"})
+	doc := lesson.Document{}.Hush(lesson.Hushed{Block: "b", About: "a", Why: "w"}).
+		Hush(lesson.Hushed{About: "a", Why: "w"})
 	require.Len(t, doc.Hushed, 2)
 	doc = doc.Hush(lesson.Hushed{Block: "b", About: "a", Why: "v"})
 	require.Len(t, doc.Hushed, 2)
@@ -292,7 +297,8 @@ func TestBlocksToBeginWith(t *testing.T) {
 		{Title: "x", Date: "2099-12-31", Students: []string{"a"}, Blocks: []lesson.Block{
 			{ID: "1", Kind: lesson.Drill, Title: "x", Minutes: 5, Calls: calls(5, 5.1)},
 			{ID: "2", Kind: lesson.Talk, Title: "", Drill: "d", Game: "g", Minutes: 5, Step: lesson.WholeRotations},
-			{ID: "2", Kind: lesson.Game, Title: "x", Game: "g", Minutes: 5, Min: 8, Max: 7, Rotation: &rotation.Form{Kind: rotation.Roles}},
+			{ID: "2", Kind: lesson.Game, Title: "x", Game: "g", Minutes: 5, Min: 8, Max: 7,
+				Rotation: &rotation.Form{Kind: rotation.Roles}},
 		}},
 	} {
 		said := "sound"

@@ -12,8 +12,9 @@ import (
 	"hodometer/internal/golden"
 )
 
-// TestAreasAndScatters: what lands in rectangles, circles and polygons, cut by a rectangle or not, by distributions that
-// are narrow, wide, far off and askew; the same by sums over a fine grid; and what landings and zones make of a scatter.
+// TestAreasAndScatters: what lands in rectangles, circles and polygons, cut by a rectangle or not, by distributions
+// that are narrow, wide, far off and askew; the same by sums over a fine grid; and what landings and zones make of a
+// scatter.
 func TestAreasAndScatters(t *testing.T) {
 	t.Parallel()
 	normals := []Normal{
@@ -22,7 +23,14 @@ func TestAreasAndScatters(t *testing.T) {
 	}
 	whole := rect{-9, 9, -9, 9}
 	cut := rect{-0.8, 1.1, -0.6, 0.7}
-	star := []court.Point{{X: -1.5, Y: -1}, {X: 0, Y: 0.2}, {X: 1.5, Y: -1}, {X: 1, Y: 1.4}, {X: 0.1, Y: 0.9}, {X: -1.2, Y: 1.3}}
+	star := []court.Point{
+		{X: -1.5, Y: -1},
+		{X: 0, Y: 0.2},
+		{X: 1.5, Y: -1},
+		{X: 1, Y: 1.4},
+		{X: 0.1, Y: 0.9},
+		{X: -1.2, Y: 1.3},
+	}
 	inside := func(p court.Point) (in bool) {
 		for i, a := range star {
 			b := star[(i+1)%len(star)]
@@ -43,7 +51,11 @@ func TestAreasAndScatters(t *testing.T) {
 	}{
 		{"box", cut.area(), func(p court.Point) bool { return within(cut, p) }},
 		{"circle", disc(round, 1.2, whole), func(p court.Point) bool { return p.Distance(round) <= 1.2 }},
-		{"circle, cut", disc(round, 1.2, cut), func(p court.Point) bool { return p.Distance(round) <= 1.2 && within(cut, p) }},
+		{
+			"circle, cut",
+			disc(round, 1.2, cut),
+			func(p court.Point) bool { return p.Distance(round) <= 1.2 && within(cut, p) },
+		},
 		{"star", outline(star, whole), inside},
 		{"star, cut", outline(star, cut), func(p court.Point) bool { return inside(p) && within(cut, p) }},
 	}
@@ -66,8 +78,22 @@ func TestAreasAndScatters(t *testing.T) {
 			require.InDelta(t, float64(hits)/float64(side*side), chance, 0.02, "%s of %+v", a.name, n)
 		}
 	}
-	offsets := []court.Point{{X: 0.4, Y: 0.9}, {X: -0.2, Y: -0.5}, {X: 0.7, Y: 0.3}, {X: 0.1, Y: -1.2}, {X: 0.3, Y: 0.2}, {X: 6, Y: -7}}
-	zones := []Zone{{-1, 0, -1, 0, 3}, {0, 1, -1, 0, 2}, {0, 1, 0, 1, 7}, {-1, 0, 0, 1, 0}, {1, 2, 1, 3, 1}, {30, 31, 40, 41, 1}}
+	offsets := []court.Point{
+		{X: 0.4, Y: 0.9},
+		{X: -0.2, Y: -0.5},
+		{X: 0.7, Y: 0.3},
+		{X: 0.1, Y: -1.2},
+		{X: 0.3, Y: 0.2},
+		{X: 6, Y: -7},
+	}
+	zones := []Zone{
+		{-1, 0, -1, 0, 3},
+		{0, 1, -1, 0, 2},
+		{0, 1, 0, 1, 7},
+		{-1, 0, 0, 1, 0},
+		{1, 2, 1, 3, 1},
+		{30, 31, 40, 41, 1},
+	}
 	for i, n := range normals[:4] {
 		s := Scatter{Normal: n, Logged: i}
 		for many := range offsets {
@@ -99,8 +125,9 @@ func quantile(chance float64) float64 {
 func TestHowOftenInWords(t *testing.T) {
 	t.Parallel()
 	for chance, want := range map[float64]string{
-		1: "nearly always", 0.995: "nearly always", 0.9949: "99 times in 100", 0.906: "91 times in 100", 0.905: "9 times in 10",
-		0.5: "5 times in 10", 0.15: "2 times in 10", 0.1499: "once in 10", 0.095: "once in 10", 0.0949: "9 times in 100",
+		1: "nearly always", 0.995: "nearly always", 0.9949: "99 times in 100", 0.906: "91 times in 100",
+		0.905: "9 times in 10",
+		0.5:   "5 times in 10", 0.15: "2 times in 10", 0.1499: "once in 10", 0.095: "once in 10", 0.0949: "9 times in 100",
 		0.015: "2 times in 100", 0.0149: "once in 100", 0.005: "once in 100", 0.0049: "hardly ever", 0: "hardly ever",
 	} {
 		require.Equal(t, want, Times(chance), chance)

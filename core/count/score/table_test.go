@@ -25,11 +25,16 @@ func TestHowGoalsStand(t *testing.T) {
 			courses = append(courses, score.Course{goal}, score.Course{{Kind: score.Total, Count: 4}, goal})
 		}
 	}
-	courses = append(courses,
+	courses = append(
+		courses,
 		score.Course{{Kind: score.AsManyAsPossible, Count: 4, Of: 3, Minutes: 2}},
 		score.Course{{Kind: score.FirstTo, Count: 6, Against: 4, Lead: 2}},
 		score.Course{{Kind: score.FewMisses, Count: 12, Misses: 3, Only: tally.IntoNet}},
-		score.Course{{Kind: score.Streak, Count: 3}, {Kind: score.FirstTo, Count: 5}, {Kind: score.Rallies, Count: 2, From: 4, To: 9}},
+		score.Course{
+			{Kind: score.Streak, Count: 3},
+			{Kind: score.FirstTo, Count: 5},
+			{Kind: score.Rallies, Count: 2, From: 4, To: 9},
+		},
 	)
 	var b strings.Builder
 	for i, c := range courses {
@@ -44,8 +49,19 @@ func TestHowGoalsStand(t *testing.T) {
 				}
 				s := c.Stand(entries)
 				over := c.Over(s, entries)
-				fmt.Fprintf(&b, "   %d: %s; %d of %d, %v %v %v, over %v, done %d\n", seq+1, s.Sentence, s.Have, s.Wanted, s.Met, s.Perhaps,
-					s.Lost, over, c.GoalsDone(s, over))
+				fmt.Fprintf(
+					&b,
+					"   %d: %s; %d of %d, %v %v %v, over %v, done %d\n",
+					seq+1,
+					s.Sentence,
+					s.Have,
+					s.Wanted,
+					s.Met,
+					s.Perhaps,
+					s.Lost,
+					over,
+					c.GoalsDone(s, over),
+				)
 			}
 		}
 		for _, made := range []int{0, 3, 1000} {

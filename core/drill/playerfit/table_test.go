@@ -65,7 +65,15 @@ func TestHowTheLibrarySuits(t *testing.T) {
 				if goal.Answer != nil {
 					fmt.Fprintf(&b, "%s", golden.Line(t, goal.Answer, 2))
 				}
-				q := playerfit.Ask(d, d.Measures[k], d.Measures[k].Goals[n], m.Rates, simulation.StrokeGap(d, turn.Timeline), 1+i%4, s)
+				q := playerfit.Ask(
+					d,
+					d.Measures[k],
+					d.Measures[k].Goals[n],
+					m.Rates,
+					simulation.StrokeGap(d, turn.Timeline),
+					1+i%4,
+					s,
+				)
 				q = playerfit.Planned(q, d, d.Measures[k], 2, 200)
 				tries, one, many := playerfit.Tries(q, d, d.Measures[k])
 				fmt.Fprintln(&b, ";", tries, one, many, q.Balls, fmt.Sprintf("%.1f", q.Seconds))
@@ -100,8 +108,18 @@ func TestWhatPractisingSays(t *testing.T) {
 			At: now.Add(-48 * time.Hour), Unit: unit, Count: tally.Count{Made: made, Balls: of}}
 	}
 	list := playerfit.Practised([]playerfit.Practice{
-		row(0, "it", m.Number, score.Ball, 3, 5), row(0, "it", m.Number+1, score.Ball, 4, 6), row(1, "it", m.Number, score.Point, 2, 9),
-		row(1, "other", 1, score.Sequence, 7, 7), row(1, "other", 1, score.Point, 1, 2),
+		row(
+			0,
+			"it",
+			m.Number,
+			score.Ball,
+			3,
+			5,
+		),
+		row(0, "it", m.Number+1, score.Ball, 4, 6),
+		row(1, "it", m.Number, score.Point, 2, 9),
+		row(1, "other", 1, score.Sequence, 7, 7),
+		row(1, "other", 1, score.Point, 1, 2),
 	}, 3, "it", d, m, now)
 	var b strings.Builder
 	for _, each := range list {

@@ -26,9 +26,16 @@ func TestWhatIsOffered(t *testing.T) {
 	}
 	ada := catalogue.Learner{Name: "Ada", Sport: court.Tennis, Level: student.Club,
 		Needs: []catalogue.Need{{Stroke: sports.Forehand, Rung: progress.Depth}}}
-	ben := catalogue.Learner{Name: "Ben", Sport: court.Tennis, Level: student.Beginner,
-		Needs: []catalogue.Need{{Stroke: sports.Backhand, Rung: progress.Consistency}, {Stroke: sports.Forehand, Rung: progress.Depth}},
-		Rests: []student.Strain{student.Strain("").Enum()[1].(student.Strain)}}
+	ben := catalogue.Learner{
+		Name:  "Ben",
+		Sport: court.Tennis,
+		Level: student.Beginner,
+		Needs: []catalogue.Need{
+			{Stroke: sports.Backhand, Rung: progress.Consistency},
+			{Stroke: sports.Forehand, Rung: progress.Depth},
+		},
+		Rests: []student.Strain{student.Strain("").Enum()[1].(student.Strain)},
+	}
 	cleo := catalogue.Learner{Name: "Cleo", Sport: court.Squash, Level: student.Club}
 	var b strings.Builder
 	for _, people := range [][]catalogue.Learner{nil, {ada}, {ada, ben}, {cleo}, {ada, cleo, cleo}} {
@@ -52,8 +59,11 @@ func TestWhatIsOffered(t *testing.T) {
 		}
 	}
 	for _, text := range []string{"", "quicker", "backhand"} {
-		found, err := offer.Find(t.Context(), offer.Asked{Text: text, Swap: entries[3].ID, Drills: entries, Games: library.Games(),
-			People: []catalogue.Learner{ben}, Settings: coach.Default()})
+		found, err := offer.Find(
+			t.Context(),
+			offer.Asked{Text: text, Swap: entries[3].ID, Drills: entries, Games: library.Games(),
+				People: []catalogue.Learner{ben}, Settings: coach.Default()},
+		)
 		if err != nil {
 			t.Fatal(err)
 		}

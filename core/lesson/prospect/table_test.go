@@ -25,7 +25,11 @@ func TestWhatToExpectOfManyLessons(t *testing.T) {
 		d, in := sample.Crowd(1 + i%4)
 		s := drills[(5*i)%len(drills)]
 		if m := s.Document.Main(); i%3 == 0 && m.What == score.Ball {
-			m.Goals = score.Course{{Kind: score.Total, Count: 3}, {Kind: score.Streak, Count: 2}, {Kind: score.Total, Count: 9 + i}}
+			m.Goals = score.Course{
+				{Kind: score.Total, Count: 3},
+				{Kind: score.Streak, Count: 2},
+				{Kind: score.Total, Count: 9 + i},
+			}
 			s.Document = s.Document.With(0, m)
 		}
 		in.Drills[s.ID] = s.Document

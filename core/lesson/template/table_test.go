@@ -18,8 +18,8 @@ import (
 	"hodometer/internal/sample"
 )
 
-// TestWhatShapesBecome: every shape, filled for somebody of its sport with next steps of their own, something that hurts,
-// and air that is cold, usual or hot; and the shape that suits so many in so many minutes.
+// TestWhatShapesBecome: every shape, filled for somebody of its sport with next steps of their own, something that
+// hurts, and air that is cold, usual or hot; and the shape that suits so many in so many minutes.
 func TestWhatShapesBecome(t *testing.T) {
 	t.Parallel()
 	var b strings.Builder
@@ -45,7 +45,12 @@ func TestWhatShapesBecome(t *testing.T) {
 			p := &in.People[k].Profile
 			p.Sport, p.Level, p.Age = sport, student.LevelsFor(sport)[(i+k)%3], student.Adult
 			if (i+k)%4 == 1 {
-				p.Sore = []student.Sore{{Part: sore[(i+k)%len(sore)].(student.Part), Rests: []student.Strain{strains[(i+k)%len(strains)].(student.Strain)}}}
+				p.Sore = []student.Sore{
+					{
+						Part:  sore[(i+k)%len(sore)].(student.Part),
+						Rests: []student.Strain{strains[(i+k)%len(strains)].(student.Strain)},
+					},
+				}
 			}
 			if (i+k)%3 > 0 {
 				needs[in.People[k].ID] = []catalogue.Need{
@@ -68,7 +73,10 @@ func TestWhatShapesBecome(t *testing.T) {
 			for k := range min(spared, n) {
 				in.People[k].Short = in.People[k].Profile.Name
 				in.People[k].Profile.Sore = []student.Sore{
-					{Part: student.Shoulder, Rests: []student.Strain{student.ServesAndOverheads, student.WideRunning, student.Backhands}},
+					{
+						Part:  student.Shoulder,
+						Rests: []student.Strain{student.ServesAndOverheads, student.WideRunning, student.Backhands},
+					},
 				}
 			}
 			filled, err := shape.Fill(t.Context(), d, needs, library.All(), fresh, in)

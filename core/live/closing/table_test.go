@@ -16,23 +16,30 @@ import (
 	"hodometer/internal/golden"
 )
 
-// TestWhatWasPlayedInManyLessons: what each of three students played of every fifth drill, where some of it was counted,
-// its block was cut in two, and the lesson ended sooner or later; and for how long they were there.
+// TestWhatWasPlayedInManyLessons: what each of three students played of every fifth drill, where some of it was
+// counted, its block was cut in two, and the lesson ended sooner or later; and for how long they were there.
 func TestWhatWasPlayedInManyLessons(t *testing.T) {
 	t.Parallel()
 	var b strings.Builder
 	for i, stored := range library.All() {
-		if i%5 > 0 {
+		if i%5 > 0 && stored.Document.Main().What == score.Ball {
 			continue
 		}
 		k := kitOf(stored)
+		other := library.All()[(i+7)%len(library.All())]
+		if other.Document.Sport == stored.Document.Sport {
+			k.Drills[other.ID] = other.Document
+			k.Document.Blocks = append(k.Document.Blocks, lesson.Block{ID: id(6), Kind: lesson.Drill, Title: "Another",
+				Minutes: 4, Drill: other.ID, Calls: []lesson.Call{}})
+			k.Becomes(k.Document)
+		}
 		planned := k.Document
 		chance := seeded.From(uint64(i))
 		if i%2 > 0 {
 			played, rest := k.Document.Blocks[1].Cut(3)
 			rest.ID, rest.People = id(5), []string{id(10), id(12)}
 			blocks := k.Document.Blocks
-			k.Document.Blocks = []lesson.Block{blocks[0], played, rest, blocks[2]}
+			k.Document.Blocks = append([]lesson.Block{blocks[0], played, rest}, blocks[2:]...)
 			k.Becomes(k.Document)
 		}
 		at := time.Date(2026, 3, 10, 16, 11, 0, 0, time.UTC)

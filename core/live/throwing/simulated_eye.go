@@ -8,8 +8,8 @@ import (
 	"hodometer/core/sport/court"
 )
 
-// SimulatedEye says where the balls of a player land. Its simulated player aims where they are told, and scatters round it alike
-// in both directions.
+// SimulatedEye says where the balls of a player land. Its simulated player aims where they are told, and scatters
+// round it alike in both directions.
 type SimulatedEye struct {
 	spread float64 // metres, one standard deviation
 	chance *seeded.Numbers

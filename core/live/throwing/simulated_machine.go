@@ -16,7 +16,8 @@ type Make struct {
 	Seed   uint64
 }
 
-// SimulatedMachine is a ball machine as it behaves. Times are seconds of any clock that goes on. It is for one user at a time.
+// SimulatedMachine is a ball machine as it behaves. Times are seconds of any clock that goes on. It is for one user
+// at a time.
 type SimulatedMachine struct {
 	made    Make
 	chance  *seeded.Numbers

@@ -36,7 +36,13 @@ func TestProgramsAndWhatIsSaid(t *testing.T) {
 		}
 	}
 	bad := []throwing.Program{{}, {Name: "x", Balls: make([]throwing.Ball, 401)}, {Name: "x", Balls: []throwing.Ball{
-		{Speed: 0, Wait: 0.1}, {Speed: 100.1, Wait: 601, To: court.Point{X: 101}}, {Speed: 100, Wait: 600, To: court.Point{X: 100, Y: -100}}}}}
+		{
+			Speed: 0,
+			Wait:  0.1,
+		},
+		{Speed: 100.1, Wait: 601, To: court.Point{X: 101}},
+		{Speed: 100, Wait: 600, To: court.Point{X: 100, Y: -100}},
+	}}}
 	for i := range bad {
 		said := "sound"
 		if err := bad[i].Check(); err != nil {
@@ -70,9 +76,12 @@ func TestProgramsAndWhatIsSaid(t *testing.T) {
 	tell(throwing.Command{Do: throwing.One})
 	tell(throwing.Command{Do: throwing.One})
 	for _, c := range []throwing.Command{
-		{Do: throwing.Start, Balls: -1}, {Do: throwing.Start, Balls: 2001}, {Do: throwing.Start, Balls: 3}, {Do: throwing.Gap, Times: 0.1},
-		{Do: throwing.Gap, Times: 10.1}, {Do: throwing.Gap, Times: 2}, {Do: throwing.Clear}, {Do: throwing.Start}, {Do: throwing.Pause},
-		{Do: throwing.State}, {Do: throwing.Clear}, {Do: throwing.Fill, Balls: -1}, {Do: throwing.Fill, Balls: 2001}, {Do: throwing.Start},
+		{Do: throwing.Start, Balls: -1}, {Do: throwing.Start, Balls: 2001}, {Do: throwing.Start, Balls: 3},
+		{Do: throwing.Gap, Times: 0.1},
+		{Do: throwing.Gap, Times: 10.1}, {Do: throwing.Gap, Times: 2}, {Do: throwing.Clear}, {Do: throwing.Start},
+		{Do: throwing.Pause},
+		{Do: throwing.State}, {Do: throwing.Clear}, {Do: throwing.Fill, Balls: -1}, {Do: throwing.Fill, Balls: 2001},
+		{Do: throwing.Start},
 		{Do: throwing.Fill, Balls: 20}, {Do: throwing.Start}, {Do: throwing.Watch}, {Do: "dance"}, {Do: throwing.State},
 	} {
 		tell(c)
@@ -80,8 +89,10 @@ func TestProgramsAndWhatIsSaid(t *testing.T) {
 	}
 	e := throwing.NewSimulatedEye(0.5, 3)
 	for _, c := range []throwing.Command{
-		{Do: throwing.Watch}, {Do: throwing.Watch, Aim: &court.Point{X: 101}}, {Do: throwing.Watch, Aim: &court.Point{X: 1, Y: 2}, Ball: 4},
-		{Do: throwing.Watch, Aim: &court.Point{X: -100, Y: 100}}, {Do: throwing.Start}, {Do: throwing.Alive}, {Do: throwing.State},
+		{Do: throwing.Watch}, {Do: throwing.Watch, Aim: &court.Point{X: 101}},
+		{Do: throwing.Watch, Aim: &court.Point{X: 1, Y: 2}, Ball: 4},
+		{Do: throwing.Watch, Aim: &court.Point{X: -100, Y: 100}}, {Do: throwing.Start}, {Do: throwing.Alive},
+		{Do: throwing.State},
 	} {
 		for _, said := range e.Do(c) {
 			fmt.Fprintln(&b, golden.Line(t, said, 3))

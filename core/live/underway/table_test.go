@@ -13,8 +13,8 @@ import (
 	"hodometer/internal/golden"
 )
 
-// TestWhatIsSeenOfManyLessons: lessons as they are counted, held, changed and gone on with by two devices: what each act
-// says, the counters, the clock and how late they end.
+// TestWhatIsSeenOfManyLessons: lessons as they are counted, held, changed and gone on with by two devices: what each
+// act says, the counters, the clock and how late they end.
 func TestWhatIsSeenOfManyLessons(t *testing.T) {
 	t.Parallel()
 	type story struct {

@@ -17,8 +17,8 @@ import (
 	"hodometer/internal/golden"
 )
 
-// TestWhereToWaitInEverySport: the answer to every seventh situation, for another level and hand each, in words and with
-// where every figure comes from.
+// TestWhereToWaitInEverySport: the answer to every seventh situation, for another level and hand each, in words and
+// with where every figure comes from.
 func TestWhereToWaitInEverySport(t *testing.T) {
 	t.Parallel()
 	var b strings.Builder

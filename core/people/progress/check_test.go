@@ -25,7 +25,11 @@ func TestLaddersThatMakeNoSense(t *testing.T) {
 			require.EqualError(t, l.Check(), "reached.0.at: this is no time that can be kept", year)
 		}
 	}
-	l := progress.Ladders{Title: " ", Sport: court.Squash, Reached: []progress.Reached{{Stroke: sports.Dink, At: time.Unix(0, 0)}}}
+	l := progress.Ladders{
+		Title:   " ",
+		Sport:   court.Squash,
+		Reached: []progress.Reached{{Stroke: sports.Dink, At: time.Unix(0, 0)}},
+	}
 	require.EqualError(t, l.Check(), "title: say what it is; reached.0.stroke: there is no dink in squash")
 }
 

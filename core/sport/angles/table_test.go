@@ -27,10 +27,15 @@ func TestSectorsOfEverySport(t *testing.T) {
 		var before angles.Sector
 		for i, x := range []float64{-0.45, 0, 0.2, 0.5, 0.6} {
 			k := angles.Strike{
-				World: sports.World(c, ""), From: flight.Vec{X: x * c.Width, Y: -c.Length * (0.1 + 0.1*float64((i+n)%5)),
+				World: sports.World(c, ""),
+				From: flight.Vec{X: x * c.Width, Y: -c.Length * (0.1 + 0.1*float64((i+n)%5)),
 					Z: of.Serving.Met * (0.4 + 0.15*float64(i%3))},
-				Pace: sports.RallyPace.Speed(c) * (0.7 + 0.15*float64((i+n)%4)), Over: 0.01 * float64(1+i), Inside: 0.05 * c.Width * float64(i%2),
-				Name: fmt.Sprint("place ", i),
+				Pace: sports.RallyPace.Speed(
+					c,
+				) * (0.7 + 0.15*float64((i+n)%4)),
+				Over:   0.01 * float64(1+i),
+				Inside: 0.05 * c.Width * float64(i%2),
+				Name:   fmt.Sprint("place ", i),
 			}
 			s, err := k.Sector(t.Context(), []float64{0, 0.6, 2}[i%3])
 			if err != nil {
@@ -47,9 +52,12 @@ func TestSectorsOfEverySport(t *testing.T) {
 	}
 	c := sports.Of(court.Tennis).Courts[0].Court
 	for _, k := range []angles.Strike{
-		{}, {World: sports.World(c, ""), From: flight.Vec{Y: 3, Z: 1}, Pace: 20}, {World: sports.World(c, ""), From: flight.Vec{Y: -3, Z: -1}, Pace: 20},
-		{World: sports.World(c, ""), From: flight.Vec{Y: -3, Z: 9}, Pace: 20}, {World: sports.World(c, ""), From: flight.Vec{Y: -3, Z: 1}},
-		{World: sports.World(c, ""), From: flight.Vec{X: 90, Y: -3, Z: 1}, Pace: 20}, {World: sports.World(c, ""), From: flight.Vec{Y: -3, Z: 1}, Pace: 200},
+		{}, {World: sports.World(c, ""), From: flight.Vec{Y: 3, Z: 1}, Pace: 20},
+		{World: sports.World(c, ""), From: flight.Vec{Y: -3, Z: -1}, Pace: 20},
+		{World: sports.World(c, ""), From: flight.Vec{Y: -3, Z: 9}, Pace: 20},
+		{World: sports.World(c, ""), From: flight.Vec{Y: -3, Z: 1}},
+		{World: sports.World(c, ""), From: flight.Vec{X: 90, Y: -3, Z: 1}, Pace: 20},
+		{World: sports.World(c, ""), From: flight.Vec{Y: -3, Z: 1}, Pace: 200},
 	} {
 		_, err := k.Sector(t.Context(), 1)
 		said := "sound"

@@ -17,8 +17,8 @@ func copied[T any](of *T) *T {
 	if of == nil {
 		return nil
 	}
-	copy := *of
-	return &copy
+	own := *of
+	return &own
 }
 
 // Clone copies a target so that changing the copy leaves the first one alone.

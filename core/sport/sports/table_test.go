@@ -16,13 +16,28 @@ func TestWhatEverySportIs(t *testing.T) {
 	var b strings.Builder
 	paces := []sports.Pace{sports.Gentle, sports.HalfPace, sports.RallyPace, sports.GamePace}
 	for _, of := range sports.All() {
-		fmt.Fprintf(&b, "%s: bounces %v, ladders %v, words %s\n", of.Name, of.Bounces(), of.Ladders(), golden.Line(t, of.WarmUp, 2))
+		fmt.Fprintf(
+			&b,
+			"%s: bounces %v, ladders %v, words %s\n",
+			of.Name,
+			of.Bounces(),
+			of.Ladders(),
+			golden.Line(t, of.WarmUp, 2),
+		)
 		mean, sd := of.Tempo.Rally()
-		fmt.Fprintf(&b, "   rally %.3f s, sd %.3f, in 10 min %d, in 0 min %d, in 0.01 min %d\n", mean, sd, of.Tempo.Rallies(10),
-			of.Tempo.Rallies(0), of.Tempo.Rallies(0.01))
+		fmt.Fprintf(
+			&b,
+			"   rally %.3f s, sd %.3f, in 10 min %d, in 0 min %d, in 0.01 min %d\n",
+			mean,
+			sd,
+			of.Tempo.Rallies(10),
+			of.Tempo.Rallies(0),
+			of.Tempo.Rallies(0.01),
+		)
 		for _, played := range of.Courts {
 			c := played.Court
-			fmt.Fprintf(&b, "   %s: %.3f × %.3f m, ball %s", c.ID, c.Width, c.Length, golden.Line(t, sports.BallOn(c, false), 4))
+			fmt.Fprintf(&b, "   %s: %.3f × %.3f m, ball %s", c.ID, c.Width, c.Length,
+				golden.Line(t, sports.BallOn(c, false), 4))
 			if green := sports.BallOn(c, true); green != sports.BallOn(c, false) {
 				fmt.Fprintf(&b, ", green %s", golden.Line(t, green, 4))
 			}
@@ -40,10 +55,23 @@ func TestWhatEverySportIs(t *testing.T) {
 			fmt.Fprintln(&b)
 		}
 		for i, stroke := range of.Strokes {
-			fmt.Fprintf(&b, "   %s: other wing %s, backhand %v, volleyed %v, overhead %v;", stroke, stroke.OtherWing(), stroke.OnBackhand(),
-				stroke.Volleyed(), of.Overhead(stroke))
+			fmt.Fprintf(
+				&b,
+				"   %s: other wing %s, backhand %v, volleyed %v, overhead %v;",
+				stroke,
+				stroke.OtherWing(),
+				stroke.OnBackhand(),
+				stroke.Volleyed(),
+				of.Overhead(stroke),
+			)
 			for k, pace := range paces {
-				by, v, ok := sports.By(of.Courts[0].Court, stroke, pace, 0.4+0.2*float64((i+k)%4), of.Courts[0].Court.Length/float64(3+2*k))
+				by, v, ok := sports.By(
+					of.Courts[0].Court,
+					stroke,
+					pace,
+					0.4+0.2*float64((i+k)%4),
+					of.Courts[0].Court.Length/float64(3+2*k),
+				)
 				fmt.Fprintf(&b, " %s %.3f %v;", by, v, ok)
 			}
 			fmt.Fprintln(&b)
