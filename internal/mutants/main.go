@@ -98,7 +98,7 @@ func command(ctx context.Context, dir, name string, args ...string) error {
 	process := exec.CommandContext(ctx, name, args...) //nolint:gosec // ours
 	process.Dir = dir
 	// A result that is remembered would take no time, and no time would be given to a fault.
-	process.Env = append(os.Environ(), "GOFLAGS=-short -count=1 -vet=off -failfast -trimpath")
+	process.Env = append(os.Environ(), "GOFLAGS=-short -count=1 -vet=off -failfast -trimpath -ldflags=-w")
 	if out, err := process.CombinedOutput(); err != nil {
 		return fmt.Errorf("%s %s: %w\n%s", name, strings.Join(args, " "), err, out)
 	}
