@@ -55,3 +55,16 @@ func TestTimesOfDay(t *testing.T) {
 	require.Equal(t, "Tuesday, 10 March 2026", units.Day("2026-03-10"))
 	require.Equal(t, "soon", units.Day("soon"))
 }
+
+// By hand: to the whole inch, with its sign where anything is left of it; shares that are whole percents stay so.
+func TestLengthsBelowNothing(t *testing.T) {
+	t.Parallel()
+	for metres, want := range map[float64]string{
+		-0.05: "−2 in", -0.01: "0 in", 0.01: "0 in", 0.3048: "1 ft", -0.3048: "−1 ft", -1: "−3 ft 3 in", 0.02: "1 in",
+	} {
+		require.Equal(t, want, units.Feet.Length(metres), metres)
+	}
+	require.Equal(t, []int{29, 71}, units.Percents(0.29, 0.71))
+	require.Equal(t, []int{57, 29, 14}, units.Percents(0.57, 0.29, 0.14))
+	require.Equal(t, []int{34, 33, 33}, units.Percents(1.0/3, 1.0/3, 1.0/3))
+}

@@ -5,9 +5,13 @@ import (
 	"strings"
 	"testing"
 
+	"hodometer/core/drill"
 	"hodometer/core/drill/library"
 	"hodometer/core/drill/report"
+	"hodometer/core/game"
 	"hodometer/core/people/coach"
+	"hodometer/core/sport/court"
+	"hodometer/core/sport/sports"
 	"hodometer/internal/golden"
 )
 
@@ -32,10 +36,23 @@ func TestTheReportsOfTheLibrary(t *testing.T) {
 		}
 	}
 	for i, stored := range library.Games() {
-		if i%3 == 0 {
-			on, err := report.OfGame(stored.Document, s)
+		on, err := report.OfGame(stored.Document, s)
+		if i%3 == 0 || err != nil {
 			fmt.Fprintln(&b, stored.Document.Name, golden.Line(t, on, 2), err)
 		}
+		stored.Document.Rules.Spots[0].Mark.Measures = nil
+		stored.Document.Rules.Awards = append(stored.Document.Rules.Awards, game.Award{ID: "a", Target: &court.Target{Kind: "none"}})
+		_, err = report.OfGame(stored.Document, s)
+		fmt.Fprintln(&b, "   spoilt:", err)
 	}
+	moved := library.All()[0].Document
+	c, _ := sports.Court(moved.Court)
+	moved.Measures[0].Counts = drill.Counts{By: drill.ByMovement}
+	for _, kind := range drill.CriterionKind("").Enum() {
+		moved.Measures[0].Counts.Criteria = append(moved.Measures[0].Counts.Criteria,
+			drill.Criterion{Kind: kind.(drill.CriterionKind), Line: c.Lines[1].ID, Box: c.Boxes[1].ID})
+	}
+	r, err := report.Of(moved, 2, s)
+	fmt.Fprintln(&b, golden.Line(t, r.Measures, 2), err)
 	golden.Same(t, "reports.txt", b.String())
 }

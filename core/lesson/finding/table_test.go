@@ -7,6 +7,9 @@ import (
 
 	"github.com/stretchr/testify/require"
 
+	"hodometer/core/drill/library"
+	"hodometer/core/game"
+	"hodometer/core/lesson"
 	"hodometer/core/lesson/finding"
 	"hodometer/core/lesson/prospect"
 	"hodometer/core/lesson/schedule"
@@ -38,6 +41,15 @@ func TestTheFindingsOfManyLessons(t *testing.T) {
 		for k := range d.Blocks {
 			d.Blocks[k].Effort = (d.Blocks[k].Effort + i) % 11
 			d.Blocks[k].Minutes += float64((i * k) % 9)
+		}
+		switch i % 8 {
+		case 5: // the drill of one block is gone, and nobody of those in another one is there
+			d.Blocks[2].Drill = "0190a000-0000-7000-8000-000000000999"
+			d.Blocks[4].People = []string{"nobody"}
+		case 6: // a game that takes longer than it has
+			g := library.Games()[(i+3)%len(library.Games())]
+			in.Games = map[string]game.Document{g.ID: g.Document}
+			d.Blocks[4] = lesson.Block{ID: "g", Kind: lesson.Game, Title: g.Document.Name, Game: g.ID, Minutes: 2 + float64(i%3)}
 		}
 		table, list, err := schedule.Make(t.Context(), d, in)
 		require.NoError(t, err)

@@ -5,8 +5,10 @@ import (
 	"strings"
 	"testing"
 
+	"hodometer/core/count/odds"
 	"hodometer/core/drill/playerfit"
 	"hodometer/core/lesson/plan"
+	"hodometer/core/people/student"
 	"hodometer/internal/golden"
 	"hodometer/internal/sample"
 )
@@ -23,8 +25,13 @@ func TestThePlansOfManyLessons(t *testing.T) {
 		for _, f := range p.Findings {
 			fmt.Fprintln(&b, "  ", golden.Line(t, f, 2))
 		}
-		if len(d.Students) > 0 && len(p.Blocks) > 2 {
-			v, err := plan.Propose(t.Context(), d, "3", d.Students[0], make([]playerfit.Evidence, 8), in)
+		for k, id := range d.Students[:min(len(d.Students), 1+i%2)] {
+			evidence := make([]playerfit.Evidence, 8)
+			for n := range evidence {
+				evidence[n] = playerfit.Evidence{Level: student.Level("").Enum()[(i+k)%7].(student.Level),
+					Own: []odds.Practised{{Made: 5 + 20*(k%3), Missed: 30 - 10*(i%3)}}}
+			}
+			v, err := plan.Propose(t.Context(), d, "3", id, evidence, in)
 			fmt.Fprintln(&b, "  ", golden.Line(t, v, 2), err)
 		}
 	}
