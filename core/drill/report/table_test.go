@@ -41,7 +41,8 @@ func TestTheReportsOfTheLibrary(t *testing.T) {
 			fmt.Fprintln(&b, stored.Document.Name, golden.Line(t, on, 2), err)
 		}
 		stored.Document.Rules.Spots[0].Mark.Measures = nil
-		stored.Document.Rules.Awards = append(stored.Document.Rules.Awards, game.Award{ID: "a", Target: &court.Target{Kind: "none"}})
+		awards := &stored.Document.Rules.Awards
+		*awards = append(*awards, game.Award{ID: "a", Target: &court.Target{Kind: "none"}})
 		_, err = report.OfGame(stored.Document, s)
 		fmt.Fprintln(&b, "   spoilt:", err)
 	}
