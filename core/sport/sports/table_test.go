@@ -16,6 +16,7 @@ func TestWhatEverySportIs(t *testing.T) {
 	var b strings.Builder
 	paces := []sports.Pace{sports.Gentle, sports.HalfPace, sports.RallyPace, sports.GamePace}
 	for _, of := range sports.All() {
+		fmt.Fprintln(&b, strings.ReplaceAll(golden.Line(t, of, 4), "},{", "},\n{"))
 		fmt.Fprintf(
 			&b,
 			"%s: bounces %v, ladders %v, words %s\n",
