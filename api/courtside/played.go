@@ -233,7 +233,7 @@ func (s *Courtside) ranked(ctx context.Context, p rankingOf, _ request.None) (Ra
 		return Ranked{}, err
 	}
 	r := Ranked{Games: len(results)}
-	if r.Ranking, err = ranking.Rank(ctx, p.Who, results, p.By); err != nil {
+	if r.Ranking, err = s.Ranked(ctx, p.Who, results, p.By); err != nil {
 		return r, err
 	}
 	ranked := make([]string, len(r.Standings))

@@ -10,7 +10,6 @@ import (
 	"hodometer/api/request"
 	"hodometer/core/basics/invalid"
 	"hodometer/core/basics/metric"
-	"hodometer/core/count/ranking"
 	"hodometer/core/drill/library"
 	"hodometer/core/drill/report"
 	"hodometer/core/game"
@@ -230,7 +229,7 @@ type HandicapAsked struct {
 }
 
 // handicap rests on the points that two have won against each other, alone or with partners, and at first on what the
-// ranking thinks.
+// ranking thinks: by their levels, and by what they did against others.
 func (s *Desk) handicap(ctx context.Context, _ request.None, body HandicapAsked) (game.Handicap, error) {
 	if body.Near == body.Far {
 		return game.Handicap{}, invalid.Fields{{Path: "far", Message: "choose two different students"}}
@@ -239,7 +238,7 @@ func (s *Desk) handicap(ctx context.Context, _ request.None, body HandicapAsked)
 	if err != nil {
 		return game.Handicap{}, err
 	}
-	ranked, err := ranking.Rank(ctx, []string{body.Near, body.Far}, results, "")
+	ranked, err := s.Ranked(ctx, []string{body.Near, body.Far}, results, "")
 	if err != nil {
 		return game.Handicap{}, err
 	}

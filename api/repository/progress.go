@@ -290,3 +290,27 @@ func (s *Repository) Results(ctx context.Context, sport court.Sport) ([]ranking.
 	}
 	return results, err
 }
+
+// Ranked are players, and whoever results name, in order: by their levels at first, and by what they played.
+func (s *Repository) Ranked(
+	ctx context.Context,
+	players []string,
+	results []ranking.Result,
+	by ranking.By,
+) (ranking.Ranking, error) {
+	everybody := slices.Clone(players)
+	for _, r := range results {
+		everybody = append(append(everybody, r.Near...), r.Far...)
+	}
+	students, err := s.Store.Students.Some(ctx, everybody)
+	if err != nil {
+		return ranking.Ranking{}, err
+	}
+	levels := map[string]student.Level{}
+	for id, k := range students {
+		if k.Document.Level != "" {
+			levels[id] = k.Document.Level
+		}
+	}
+	return ranking.Rank(ctx, players, levels, results, by)
+}

@@ -8,7 +8,7 @@ import (
 )
 
 func ExampleRank() {
-	r, err := ranking.Rank(context.Background(), []string{"Ada", "Ben", "Cy"}, []ranking.Result{
+	r, err := ranking.Rank(context.Background(), []string{"Ada", "Ben", "Cy"}, nil, []ranking.Result{
 		{Near: []string{"Ada"}, Far: []string{"Ben"}, NearPoints: 11, FarPoints: 6},
 		{Near: []string{"Ben"}, Far: []string{"Cy"}, NearPoints: 11, FarPoints: 9},
 	}, ranking.Games)

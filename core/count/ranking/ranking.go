@@ -13,6 +13,7 @@ import (
 	"gonum.org/v1/gonum/stat/distuv"
 
 	"hodometer/core/basics/invalid"
+	"hodometer/core/people/student"
 )
 
 // Result is one game between two sides of one or more players.
@@ -92,14 +93,28 @@ type Ranking struct {
 const spread = 0.85
 
 // Rank sorts players by the results of any mix of singles and of partners (Bradley and Terry: the odds of two sides are
-// those of their strengths, and the strength of partners is the mean of theirs). Strengths are pulled to the middle by
-// a normal distribution, so that somebody who won everything stays finite, and somebody without a result stands in the
-// middle. Players that only the results name are ranked, too. It returns ctx.Err() when cancelled.
-func Rank(ctx context.Context, players []string, results []Result, by By) (Ranking, error) {
-	return rank(ctx, players, results, by, 1/(spread*spread))
+// those of their strengths, and the strength of partners is the mean of theirs). Strengths are pulled by a normal
+// distribution to what the players' levels let expect, so that somebody who won everything stays finite, and somebody
+// without a result stands where their level does, or in the middle where none is said. Players that only the results
+// name are ranked, too. It returns ctx.Err() when cancelled.
+func Rank(
+	ctx context.Context,
+	players []string,
+	levels map[string]student.Level,
+	results []Result,
+	by By,
+) (Ranking, error) {
+	return rank(ctx, players, levels, results, by, 1/(spread*spread))
 }
 
-func rank(ctx context.Context, players []string, results []Result, by By, pull float64) (Ranking, error) {
+func rank(
+	ctx context.Context,
+	players []string,
+	levels map[string]student.Level,
+	results []Result,
+	by By,
+	pull float64,
+) (Ranking, error) {
 	r := Ranking{index: map[string]int{}}
 	m := model{index: map[string]int{}, pull: pull}
 	for _, p := range players {
@@ -126,6 +141,7 @@ func rank(ctx context.Context, players []string, results []Result, by By, pull f
 		}
 		m.take(one, by)
 	}
+	m.expected = expected(m.names, levels, by)
 	strengths, cov, err := m.solve(ctx)
 	if err != nil {
 		return r, err
@@ -187,10 +203,11 @@ func logistic(x float64) float64 { return 1 / (1 + math.Exp(-x)) }
 
 // model is a penalised logistic regression: for each result the players’ shares, what was tried and what was won.
 type model struct {
-	names []string
-	index map[string]int
-	rows  []row
-	pull  float64 // how strongly strengths are pulled to the middle: one over their variance
+	names    []string
+	index    map[string]int
+	rows     []row
+	expected []float64 // strengths before any result
+	pull     float64   // how strongly strengths are pulled to those: one over their variance
 }
 
 type row struct {
@@ -223,7 +240,7 @@ func (m *model) take(one Result, by By) {
 // solve finds the likeliest strengths by Newton's method, and their covariance from the curvature there.
 func (m *model) solve(ctx context.Context) ([]float64, *mat.SymDense, error) {
 	n := len(m.names)
-	strengths := make([]float64, n)
+	strengths := slices.Clone(m.expected)
 	if n == 0 {
 		return strengths, mat.NewSymDense(1, nil), nil
 	}
@@ -286,7 +303,7 @@ func (m *model) at(strengths []float64) (*mat.VecDense, *mat.SymDense) {
 	n := len(strengths)
 	slope, curve := make([]float64, n), make([]float64, n*n)
 	for i, s := range strengths {
-		slope[i], curve[i*n+i] = -m.pull*s, m.pull
+		slope[i], curve[i*n+i] = m.pull*(m.expected[i]-s), m.pull
 	}
 	for _, r := range m.rows {
 		sum := 0.0

@@ -62,7 +62,7 @@ func TestSinglesAreWhatHuntersStepsComeTo(t *testing.T) {
 	players := names(5)
 	truth := map[string]float64{"p00": 0.9, "p01": 0.4, "p02": 0, "p03": -0.5, "p04": -0.8}
 	results := drawn(players, truth, 60, false, 3)
-	r, err := rank(t.Context(), players, results, "", 1e-9)
+	r, err := rank(t.Context(), players, nil, results, "", 1e-9)
 	require.NoError(t, err)
 
 	gamma := map[string]float64{}
@@ -99,7 +99,7 @@ func TestSinglesAreWhatHuntersStepsComeTo(t *testing.T) {
 // By hand: two players, one game of 3:1 by points. The strengths are opposite, x and -x, and at the top 3 − 4 L(2x) =
 // pull x, with the pull 1/0.85² = 1.3841: x = 0.2992.
 func TestTwoPlayersByHand(t *testing.T) {
-	r, err := Rank(t.Context(), nil, []Result{{Near: []string{"a"}, Far: []string{"b"}, NearPoints: 3, FarPoints: 1}}, "")
+	r, err := Rank(t.Context(), nil, nil, []Result{{Near: []string{"a"}, Far: []string{"b"}, NearPoints: 3, FarPoints: 1}}, "")
 	require.NoError(t, err)
 	x := r.Standings[0].Strength
 	require.Equal(t, "a", r.Standings[0].Player)
@@ -115,7 +115,7 @@ func TestWhoWinsEverythingStaysFinite(t *testing.T) {
 		results = append(results, Result{Near: []string{"a"}, Far: []string{"b"}, NearPoints: 11})
 	}
 	for _, by := range []By{"", Games} {
-		r, err := Rank(t.Context(), []string{"c"}, results, by)
+		r, err := Rank(t.Context(), []string{"c"}, nil, results, by)
 		require.NoError(t, err)
 		require.Len(t, r.Standings, 3)
 		require.Equal(
@@ -128,7 +128,7 @@ func TestWhoWinsEverythingStaysFinite(t *testing.T) {
 		require.InDelta(t, 0.85*1.2816, r.Standings[1].High, 0.2, "nearly as unsure as before anything was known")
 	}
 	results[0].Uneven = true
-	r, err := Rank(t.Context(), nil, results, Games)
+	r, err := Rank(t.Context(), nil, nil, results, Games)
 	require.NoError(t, err)
 	require.Equal(t, 1, r.LeftOut)
 }
@@ -144,9 +144,9 @@ func TestKnownStrengthsComeOut(t *testing.T) {
 			for i, p := range players {
 				truth[p] = 1.2 * (float64(i)/11 - 0.5)
 			}
-			few, err := Rank(t.Context(), players, drawn(players, truth, 30, pairs, seed), "")
+			few, err := Rank(t.Context(), players, nil, drawn(players, truth, 30, pairs, seed), "")
 			require.NoError(t, err)
-			many, err := Rank(t.Context(), players, drawn(players, truth, 600, pairs, seed), "")
+			many, err := Rank(t.Context(), players, nil, drawn(players, truth, 600, pairs, seed), "")
 			require.NoError(t, err)
 			require.Greater(t, many.Sure, few.Sure)
 			off := 0.0
@@ -177,12 +177,13 @@ func TestRankingsMakeSense(t *testing.T) {
 			rapid.Uint64Range(0, 1000).Draw(t, "seed"),
 		)
 		by := rapid.SampledFrom([]By{"", Games}).Draw(t, "by")
-		before, err := Rank(t.Context(), players, results, by)
+		before, err := Rank(t.Context(), players, nil, results, by)
 		require.NoError(t, err)
 		a, b := players[:1], players[1:2]
 		after, err := Rank(
 			t.Context(),
 			players,
+			nil,
 			append(slices.Clone(results), Result{Near: a, Far: b, NearPoints: 11, FarPoints: 0}),
 			by,
 		)
@@ -194,7 +195,7 @@ func TestRankingsMakeSense(t *testing.T) {
 		for i, r := range turned {
 			turned[i] = Result{Near: r.Far, Far: r.Near, NearPoints: r.FarPoints, FarPoints: r.NearPoints}
 		}
-		again, err := Rank(t.Context(), players, turned, by)
+		again, err := Rank(t.Context(), players, nil, turned, by)
 		require.NoError(t, err)
 		for _, p := range players {
 			require.InDelta(t, before.side([]string{p}), again.side([]string{p}), 1e-7)
@@ -209,7 +210,7 @@ func TestEvenMatchesAndTeams(t *testing.T) {
 	for i, p := range players {
 		truth[p] = 2 - 0.5*float64(i)
 	}
-	r, err := Rank(t.Context(), players, drawn(players, truth, 400, false, 5), "")
+	r, err := Rank(t.Context(), players, nil, drawn(players, truth, 400, false, 5), "")
 	require.NoError(t, err)
 	matches, waiting := r.EvenMatches(append(slices.Clone(players), "somebody new"), false)
 	require.Len(t, matches, 4)
@@ -246,7 +247,7 @@ func BenchmarkRank(b *testing.B) {
 	players := names(40)
 	results := drawn(players, map[string]float64{}, 2000, true, 1)
 	for b.Loop() {
-		if _, err := Rank(b.Context(), players, results, ""); err != nil {
+		if _, err := Rank(b.Context(), players, nil, results, ""); err != nil {
 			b.Fatal(err)
 		}
 	}

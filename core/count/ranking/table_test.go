@@ -40,7 +40,7 @@ func TestRankingsOfManyResults(t *testing.T) {
 		}
 		for _, by := range []ranking.By{"", ranking.Games} {
 			for _, results := range [][]ranking.Result{singles, mixed, singles[:1], nil} {
-				r, err := ranking.Rank(t.Context(), players, results, by)
+				r, err := ranking.Rank(t.Context(), players, nil, results, by)
 				if err != nil {
 					t.Fatal(err)
 				}

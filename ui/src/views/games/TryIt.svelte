@@ -43,7 +43,7 @@
       const body = { document, ...$state.snapshot(pair), rallies: asked.rallies }
       const h = await answer(api.POST('/api/games/handicap', { body }))
       set(h.won)
-      thought = `${h.results ? `From ${h.results} points against each other` : 'They have not met yet; from what they did against others'}. ${h.sentence}`
+      thought = `${h.results ? `From ${h.results} points against each other` : 'They have not met yet; from their levels and what they did against others'}. ${h.sentence}`
     } catch (error) {
       thought = plainly(error)
     }
