@@ -30,7 +30,13 @@ func TestALevelIsTheStartOfARanking(t *testing.T) {
 
 	require.InDelta(t, 0.5, chance(of(nil, ""), "ada", "cleo"), 1e-9)
 	someKnown := of(map[string]student.Level{"ada": student.Tournament, "cleo": student.Beginner}, "")
-	require.InDelta(t, chance(someKnown, "ada", "ben"), chance(someKnown, "ben", "cleo"), 1e-9, "in the middle of the others")
+	require.InDelta(
+		t,
+		chance(someKnown, "ada", "ben"),
+		chance(someKnown, "ben", "cleo"),
+		1e-9,
+		"in the middle of the others",
+	)
 	same := map[string]student.Level{"ada": student.Club, "ben": student.Club, "cleo": student.Club}
 	won := ranking.Result{Near: []string{"cleo"}, Far: []string{"ada"}, NearPoints: 21, FarPoints: 15}
 	require.InDelta(t, chance(of(nil, "", won), "cleo", "ada"), chance(of(same, "", won), "cleo", "ada"), 1e-9,

@@ -9,6 +9,10 @@ import (
 	"pgregory.net/rapid"
 
 	"hodometer/core/basics/invalid"
+	"hodometer/core/count/score"
+	"hodometer/core/count/tally"
+	"hodometer/core/drill"
+	"hodometer/core/drill/library"
 	"hodometer/core/live/underway"
 	"hodometer/internal/golden"
 )
@@ -49,6 +53,34 @@ func TestWhatIsSeenOfManyLessons(t *testing.T) {
 				}
 			}
 			fmt.Fprintln(&b, "     ", golden.Line(t, underway.On(k.ID, k.Document, k.Clock, k.Finished, now), 1))
+		}
+	}
+	// What several count on one count, or against one another.
+	for i, each := range drill.Who("").Enum() {
+		stored, who := library.All()[3*i], each.(drill.Who)
+		stored.Document.Measures[0].Who = who
+		if who == drill.TwoSides {
+			stored.Document.Measures[0].What = score.Point
+			stored.Document.Measures[0].Goals = score.Course{{Kind: score.FirstTo, Count: 7}}
+		}
+		k := kitOf(3+i%4, stored)
+		for n, student := range k.Document.Students {
+			for seq, kind := range []tally.Kind{tally.Made, tally.Missed, tally.Made} {
+				outcome, err := k.Do(
+					t.Context(),
+					underway.Act{ID: idOf(20+n, seq), At: after(float64(1300 + 9*n + seq)), Tap: &underway.Tap{
+						Run: idOf(40, n), Block: idOf(2, 3), Student: student, Measure: stored.Document.Main().Number,
+						Entry: tally.Entry{Seq: seq, Kind: kind, At: after(float64(1300 + 9*n + seq))},
+					}},
+				)
+				fmt.Fprintln(&b, stored.Document.Name, who, n, kind, err)
+				for _, taken := range outcome.Taken {
+					fmt.Fprintln(&b, "  ", taken.Student, golden.Line(t, taken.Runs, 1))
+				}
+			}
+		}
+		for _, c := range view(t, k, after(1400)).Counters {
+			fmt.Fprintln(&b, "  ", golden.Line(t, c, 2))
 		}
 	}
 	golden.Same(t, "lessons.txt", b.String())
