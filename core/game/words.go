@@ -20,7 +20,11 @@ func (r Rules) Sentences() []string {
 		list = append(list, m.inWords())
 	}
 	list = append(list, r.afterInWords()...)
-	return append(list, r.endInWords())
+	list = append(list, r.endInWords())
+	if r.bothCanGetThere() {
+		list = append(list, "Where one rally brings both sides there, whoever has more wins; level, whoever won that rally.")
+	}
+	return list
 }
 
 func (r Rules) sidesInWords() string {
@@ -183,42 +187,6 @@ func (r Rules) afterInWords() []string {
 		)
 	}
 	return list
-}
-
-// endInWords is when the game is over.
-func (r Rules) endInWords() string {
-	var ends []string
-	e := r.End
-	switch {
-	case e.Near > 0 && e.Near == e.Far:
-		to := fmt.Sprintf("To %d", e.Near)
-		if e.WinBy > 1 {
-			to += ", two ahead"
-		}
-		if e.Cap > 0 {
-			to += fmt.Sprintf(", at %d one is enough", e.Cap)
-		}
-		ends = append(ends, to)
-	case e.Near > 0 && e.Far > 0:
-		ends = append(ends, fmt.Sprintf("The near side needs %d, the far side %d", e.Near, e.Far))
-	case e.Near > 0:
-		ends = append(ends, fmt.Sprintf("The near side needs %d", e.Near))
-	case e.Far > 0:
-		ends = append(ends, fmt.Sprintf("The far side needs %d", e.Far))
-	}
-	if e.Rounds > 0 {
-		ends = append(ends, "over after "+units.Count(e.Rounds, "round", "rounds"))
-	}
-	if e.Rallies > 0 {
-		ends = append(ends, "over after "+score.Rally.Of(e.Rallies))
-	}
-	if e.Minutes > 0 {
-		ends = append(ends, "over after "+units.Decimal(e.Minutes, 1)+" min")
-	}
-	if len(ends) == 0 {
-		return "Over when something wins the game."
-	}
-	return units.Title(strings.Join(ends, "; ")) + "."
 }
 
 // every is so many of a unit, without the number for one.

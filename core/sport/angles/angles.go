@@ -253,7 +253,7 @@ func (s Sector) Say(tape court.Tape) string {
 	side := func(r Ray, name string) string {
 		said := Degrees(r.Angle) + " to the " + name
 		if r.Out != nil {
-			said += fmt.Sprintf(" (out of court after %s s)", units.Decimal(*r.Out, 1))
+			said += fmt.Sprintf(" (beyond the sideline after %s s)", units.Decimal(*r.Out, 1))
 		}
 		return said
 	}
