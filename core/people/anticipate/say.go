@@ -77,7 +77,7 @@ func (a Answer) from(middle, at court.Point, tape court.Tape) string {
 // givenUp are the replies that are held less than one time in three.
 func (a Answer) givenUp(s Stand) (names []string) {
 	for i, c := range a.Coming {
-		if c.Possible && s.Each[i] < given {
+		if c.comes() && s.Each[i] < given {
 			names = append(names, fmt.Sprintf("%s (%s)", theReply(c.Reply), inTen(c.Chance)))
 		}
 	}
@@ -112,6 +112,9 @@ func (a Answer) Derivation(s Stand) metric.Derivation {
 		Inputs: []metric.Input{},
 	}
 	for i, c := range a.Coming {
+		if c.Possible && !c.comes() {
+			continue
+		}
 		value := "cannot be played from there: " + c.Why
 		if c.Possible {
 			value = fmt.Sprintf(

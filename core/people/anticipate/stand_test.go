@@ -205,6 +205,24 @@ func TestWhoIsQuickerHoldsMore(t *testing.T) {
 	}
 }
 
+// What never comes is no reply: nothing is given up by not holding it, and nothing is said of it.
+func TestWhatNeverComesIsNoReply(t *testing.T) {
+	t.Parallel()
+	s := called(t, court.Tennis, "tennis-1")
+	s.Likely = []sports.Likely{
+		{Reply: "cross-court", Chance: 0.6}, {Reply: "down the line", Chance: 0.4}, {Reply: "drop shot", Chance: 0},
+	}
+	with := answered(t, asked(s, student.Club, student.RightHand))
+	s.Likely = s.Likely[:2]
+	without := answered(t, asked(s, student.Club, student.RightHand))
+	for i, stand := range with.Stands {
+		require.InDelta(t, without.Stands[i].Held, stand.Held, 1e-12)
+		require.Equal(t, without.Say(without.Stands[i], court.Tape{}), with.Say(stand, court.Tape{}))
+		require.NotContains(t, with.Say(stand, court.Tape{}), "drop shot")
+		require.Len(t, with.Derivation(stand).Inputs, 2)
+	}
+}
+
 // What cannot be played is said, and the others share its chance.
 func TestWhatCannotBePlayed(t *testing.T) {
 	t.Parallel()

@@ -62,6 +62,8 @@
           >
           {#if coming && !coming.possible}
             <td colspan="3" class="hint">cannot be played from there: {coming.why}</td>
+          {:else if coming && coming.chance === 0}
+            <td colspan="3" class="hint">never comes</td>
           {:else}
             <td>{hundredth(answer?.stands[chosen]?.each[i])}</td>
             <td class="max-sm:hidden">{hundredth(answer?.stands[0]?.each[i])}</td>
