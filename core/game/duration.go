@@ -6,7 +6,7 @@ import (
 
 	"hodometer/core/sport/sports"
 
-	"gonum.org/v1/gonum/stat/distuv"
+	"gonum.org/v1/gonum/mathext"
 )
 
 // Duration is how long a game takes, in minutes.
@@ -35,21 +35,28 @@ func (f Forecast) Duration(t sports.Tempo) Duration {
 
 // OverIn is the chance that a game is over in so many minutes.
 func (f Forecast) OverIn(t sports.Tempo, minutes float64) float64 {
-	mean, sd := t.Rally()
-	seconds, sum := 60*minutes, 0.0
+	sum := 0.0
 	for i, p := range f.over {
-		if p == 0 {
-			continue
-		}
-		n := float64(i + 1)
-		switch {
-		case sd > 0:
-			sum += p * distuv.UnitNormal.CDF((seconds-n*mean)/(sd*math.Sqrt(n)))
-		case n*mean <= seconds:
-			sum += p
+		if p > 0 {
+			sum += p * rolledOff(t, float64(i+1), 60*minutes)
 		}
 	}
 	return sum
+}
+
+// rolledOff is the chance that so many rallies are over in so many seconds. Their strokes, each of which ends its rally
+// with the same chance, are tries until so many succeed: a negative binomial distribution.
+func rolledOff(t sports.Tempo, rallies, seconds float64) float64 {
+	const far = 12.0 // standard deviations beyond which it is certain
+	strokes := math.Floor((seconds-rallies*t.Between)/t.Stroke + 1e-9)
+	mean, sd := rallies*t.Strokes, math.Sqrt(rallies*t.Strokes*(t.Strokes-1))
+	switch {
+	case strokes < rallies || strokes < mean-far*sd:
+		return 0
+	case sd == 0 || strokes > mean+far*sd:
+		return 1
+	}
+	return mathext.RegIncBeta(rallies, strokes-rallies+1, 1/t.Strokes)
 }
 
 // quantile is in how many minutes a share of the games is over.
@@ -57,7 +64,7 @@ func (f Forecast) quantile(t sports.Tempo, share float64) float64 {
 	mean, sd := t.Rally()
 	n := float64(len(f.over))
 	low, high := 0.0, (n*mean+8*sd*math.Sqrt(n))/60
-	for range 50 {
+	for range 32 { // to a millisecond of a day
 		if middle := (low + high) / 2; f.OverIn(t, middle) < share {
 			low = middle
 		} else {
