@@ -210,13 +210,13 @@ func TestDuration(t *testing.T) {
 	for _, minutes := range []float64{d.Mean, d.Low50, d.High50, d.Low80, d.High80, d.Nearly} {
 		require.InDelta(t, 1, minutes, 1e-6)
 	}
-	// By hand: rallies of 4 strokes on average, geometric, at 2 s, with 10 s between: 18 s, and a standard deviation of 2
-	// √12 = 6.93 s; ten of them 180 s and 21.9 s, so that four of five take between 180 ∓ 1.2816 × 21.9 s: 2.53 and 3.47
-	// minutes.
+	// By hand: rallies of 4 strokes on average at 2 s, with 10 s between: ten of them take 180 s on average. They are over
+	// after k strokes where at least ten of k tries of 1 in 4 succeed: 0.091 for 26 and 0.113 for 27, 0.899 for 54 and 0.911
+	// for 55. So four of five take between 100 + 2 × 27 = 154 s and 100 + 2 × 55 = 210 s.
 	d = f.Duration(sports.Tempo{Strokes: 4, Stroke: 2, Between: 10})
 	require.InDelta(t, 3, d.Mean, 1e-9)
-	require.InDelta(t, 2.53, d.Low80, 0.005)
-	require.InDelta(t, 3.47, d.High80, 0.005)
+	require.InDelta(t, 154.0/60, d.Low80, 1e-4)
+	require.InDelta(t, 210.0/60, d.High80, 1e-4)
 }
 
 func TestWhatToPlayToInSoManyMinutes(t *testing.T) {

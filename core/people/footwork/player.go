@@ -114,3 +114,11 @@ func (p Player) Metres(seconds float64) float64 {
 	}
 	return p.Speedup * seconds * seconds / 2
 }
+
+// right is the sign of the side on which a right-hander has the racket, and of its mirror image for a left-hander.
+func (p Player) right() float64 {
+	if p.Hand == student.LeftHand {
+		return -1
+	}
+	return 1
+}

@@ -4,7 +4,6 @@ import (
 	"context"
 	"math"
 
-	"hodometer/core/people/student"
 	"hodometer/core/sport/court"
 	"hodometer/core/sport/feed"
 	"hodometer/core/sport/flight"
@@ -23,7 +22,7 @@ func (d Drill) rally(ctx context.Context, p Player) (Timeline, error) {
 	line := Timeline{Worst: Easy, Interceptions: []Interception{}}
 	striker := 0
 	ball := flight.Above(
-		court.Point{X: d.World.Court.Singles / 4, Y: d.Starts[0].Y},
+		court.Point{X: p.right() * d.World.Court.Singles / 4, Y: d.Starts[0].Y},
 		feed.Live.Height(sports.Of(d.World.Court.Sport)),
 	)
 	now := 0.0
@@ -35,7 +34,7 @@ func (d Drill) rally(ctx context.Context, p Player) (Timeline, error) {
 		if striker > 0 {
 			rule = r.Far
 		}
-		landing := d.reply(r, rule, ball, striker == 0, shot)
+		landing := d.reply(r, rule, ball, striker == 0, shot, p)
 		f := flown{task: feed.Task{Pace: r.Pace, Stroke: sports.Forehand}, place: landing}
 		f.moment = f.task.Moment(d.World.Ball)
 		receiver := d.receiver(r, striker, landing)
@@ -56,7 +55,8 @@ func (d Drill) rally(ctx context.Context, p Player) (Timeline, error) {
 		}
 		f.follow(d.World)
 		who := &movers[receiver]
-		if d.onForehand(p, who.place, landing, receiver == 0) {
+		waits, _ := who.at(d, p, now)
+		if d.onForehand(p, waits, ball, landing, receiver == 0) {
 			m.Label = string(sports.Forehand)
 		} else {
 			m.Label, f.task.Stroke = string(sports.Backhand), sports.Backhand
@@ -77,7 +77,7 @@ func (d Drill) rally(ctx context.Context, p Player) (Timeline, error) {
 			next = r.Far
 		}
 		met := flight.Vec{X: m.Where.X, Y: m.Where.Y, Z: m.Where.Z}
-		movers[striker].recover = d.base(homes[striker], m.Where, d.reply(r, next, met, receiver == 0, shot+1), r)
+		movers[striker].recover = d.base(homes[striker], m.Where, d.reply(r, next, met, receiver == 0, shot+1, p), r)
 		ball, striker = flight.Vec{X: m.Where.X, Y: m.Where.Y, Z: m.Where.Z}, receiver
 	}
 	line.Seconds = now + d.Pattern.Pause
@@ -131,12 +131,13 @@ func (d Drill) receiver(r feed.Rally, striker int, landing court.Point) int {
 	return 1
 }
 
-// reply is where a ball is sent by a rule.
-func (d Drill) reply(r feed.Rally, rule feed.Direction, from flight.Vec, near bool, shot int) court.Point {
+// reply is where a ball is sent by a rule. From the very middle it goes where it goes from the side of the right hand
+// of a right-hander, and the other way of a left-hander.
+func (d Drill) reply(r feed.Rally, rule feed.Direction, from flight.Vec, near bool, shot int, p Player) court.Point {
 	c := d.World.Court
-	side := 1.0
-	if from.X < 0 {
-		side = -1
+	side := math.Copysign(1, from.X)
+	if from.X == 0 {
+		side = p.right()
 	}
 	landing := court.Point{X: side * (c.Singles/2 - r.Wide), Y: c.Length/2 - r.Deep}
 	if !near || !c.HasNet() {
@@ -155,11 +156,16 @@ func (d Drill) reply(r feed.Rally, rule feed.Direction, from flight.Vec, near bo
 	return landing
 }
 
-// onForehand says on which side of a player a ball comes.
-func (d Drill) onForehand(p Player, at, landing court.Point, near bool) bool {
-	right := landing.X > at.X
-	if !near && d.World.Court.HasNet() {
-		right = !right
+// onForehand says on which side of a player who waits at a place a ball comes: by where its way passes that place, or,
+// where walls send it back, by where it lands. One straight at them is a forehand (common practice, no source).
+func (d Drill) onForehand(p Player, at court.Point, from flight.Vec, landing court.Point, near bool) bool {
+	comes := landing.X
+	if along := landing.Y - from.Y; d.World.Court.HasNet() && math.Abs(along) >= grain {
+		comes = from.X + (landing.X-from.X)*(at.Y-from.Y)/along
 	}
-	return right == (p.Hand != student.LeftHand)
+	aside := p.right() * (comes - at.X)
+	if !near && d.World.Court.HasNet() {
+		aside = -aside
+	}
+	return aside > -1e-6
 }
