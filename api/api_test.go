@@ -61,21 +61,21 @@ var emptyFile = sync.OnceValues(func() ([]byte, error) {
 	return os.ReadFile(path)
 })
 
-func newClub(t testing.TB) *club {
+func newClub(t testing.TB, change ...func(*api.Options)) *club {
 	path := filepath.Join(t.TempDir(), "club.db")
 	empty, err := emptyFile()
 	require.NoError(t, err)
 	require.NoError(t, os.WriteFile(path, empty, 0o600))
-	return openClub(t, path)
+	return openClub(t, path, change...)
 }
 
 // openClub starts a server on a file.
-func openClub(t testing.TB, path string) *club {
+func openClub(t testing.TB, path string, change ...func(*api.Options)) *club {
 	s, err := store.Open(t.Context(), path, nil)
 	require.NoError(t, err)
 	t.Cleanup(func() { require.NoError(t, s.Close()) })
 	c := &club{t: t, store: s, now: time.Date(2026, 3, 10, 16, 0, 0, 0, time.UTC)}
-	doors, err := api.New(api.Options{
+	o := api.Options{
 		Store: s,
 		Now:   func() time.Time { return c.now },
 		Log:   slog.New(slog.NewTextHandler(&c.log, nil)),
@@ -87,7 +87,11 @@ func openClub(t testing.TB, path string) *club {
 			Now:   func() time.Time { return c.now },
 			Log:   slog.New(slog.NewTextHandler(&c.log, nil)),
 		},
-	})
+	}
+	for _, each := range change {
+		each(&o)
+	}
+	doors, err := api.New(o)
 	require.NoError(t, err)
 	c.http, c.doors = doors.Machine, doors
 	return c

@@ -3,6 +3,7 @@ package api
 
 import (
 	"bytes"
+	"cmp"
 
 	"github.com/andybalholm/brotli"
 
@@ -59,6 +60,7 @@ type Options struct {
 	Cookie  string        // what sets its cookies apart from those of another Hodometer on this machine
 	Network *door.Network // how other devices reach it; nil where they do not
 	Keeper  *keeping.Keeper
+	Search  time.Duration // how long it is looked for what would be fair, or suits the time; 0: as long as is usual
 }
 
 const (
@@ -73,7 +75,7 @@ func newServer(o Options) *server {
 	entrance := door.New(door.Options{Store: o.Store, Now: o.Now, Log: o.Log, Cookie: o.Cookie, Network: o.Network})
 	return &server{
 		about: o.About, started: time.Now(), entrance: entrance, gear: gear, stored: stored,
-		desk:        &desk.Desk{Repository: stored},
+		desk:        &desk.Desk{Repository: stored, Search: cmp.Or(o.Search, desk.UsualSearch)},
 		courtside:   &courtside.Courtside{Repository: stored, Gear: gear, Entrance: entrance},
 		exchange:    &exchange.Exchange{Repository: stored, Entrance: entrance},
 		safekeeping: &safekeeping.Safekeeping{Repository: stored, Keeper: o.Keeper},

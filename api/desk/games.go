@@ -4,7 +4,6 @@ import (
 	"context"
 	"net/http"
 	"slices"
-	"time"
 
 	"hodometer/api/repository"
 	"hodometer/api/request"
@@ -292,9 +291,6 @@ func (s *Desk) games(ctx context.Context, p gamesOf, _ request.None) ([]Game, er
 	return list, err
 }
 
-// longestSearch is how long it is looked for a fair score, and for one that suits the time.
-const longestSearch = 4 * time.Second
-
 func (s *Desk) previewGame(ctx context.Context, _ request.None, body GameAsked) (WorkedGame, error) {
 	settings, _, err := s.Store.Settings(ctx)
 	if err != nil {
@@ -354,7 +350,7 @@ func (s *Desk) previewGame(ctx context.Context, _ request.None, body GameAsked) 
 		return w, err
 	}
 	// Of the most complicated games what would be fair takes long: the rest is told all the same.
-	searching, end := context.WithTimeout(ctx, longestSearch)
+	searching, end := context.WithTimeout(ctx, s.Search)
 	defer end()
 	fair, err := d.Rules.FairPairs(searching, body.Chances, body.Rallies)
 	switch {

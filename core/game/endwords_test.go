@@ -41,7 +41,14 @@ func TestWhoWinsWhereBothGetThere(t *testing.T) {
 		require.NoError(t, err)
 		require.Empty(t, left)
 		over, left, err := level.With([]game.Event{
-			{ID: "y", Kind: game.Awarded, Rally: 9, Side: game.Near, Award: "two"}, {ID: "z", Kind: game.Won, Rally: 9, Side: game.Far},
+			{
+				ID:    "y",
+				Kind:  game.Awarded,
+				Rally: 9,
+				Side:  game.Near,
+				Award: "two",
+			},
+			{ID: "z", Kind: game.Won, Rally: 9, Side: game.Far},
 		})
 		require.NoError(t, err)
 		require.Empty(t, left)

@@ -15,12 +15,13 @@ func (s Scatter) Times(share float64) Scatter {
 	return Scatter{s.Speed * share, s.Elevation * share, s.Azimuth * share}
 }
 
-// Varied are the launches one standard deviation off in speed, elevation and azimuth.
+// Varied are the launches one standard deviation off in speed, elevation and azimuth: turned to the side to which it
+// does not go, so that those of a mirrored launch are the mirrored ones.
 func (l Launch) Varied(s Scatter) [3]Launch {
 	v := l.Velocity
 	level := math.Hypot(v.X, v.Y)
 	turned := l
-	sin, cos := math.Sincos(s.Azimuth)
+	sin, cos := math.Sincos(s.Azimuth * math.Copysign(1, v.X))
 	turned.Velocity = Vec{v.X*cos - v.Y*sin, v.X*sin + v.Y*cos, v.Z}
 	raised := l
 	if level > 0 {
