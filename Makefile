@@ -22,7 +22,7 @@ node_modules/.installed: package.json package-lock.json
 
 # Core for devices without the network, and what a browser needs to run it.
 ui/src/device/core.wasm: $(CORE)
-	GOOS=js GOARCH=wasm go build -trimpath -ldflags='-s -w' -o $@ ./cmd/courtside
+	go run ./internal/lean $@
 	cp "$$(go env GOROOT)/lib/wasm/wasm_exec.js" ui/src/device/wasm_exec.js
 	chmod u+w ui/src/device/wasm_exec.js
 

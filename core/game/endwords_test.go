@@ -34,7 +34,8 @@ func TestWhoWinsWhereBothGetThere(t *testing.T) {
 			Rules: &stored.Document.Rules, Players: []string{"ada", "ben"},
 		}
 		var events []game.Event
-		for rally, side := range []game.Side{game.Near, game.Far, game.Near, game.Far, game.Near, game.Far, game.Near, game.Far} {
+		for rally := range 8 {
+			side := []game.Side{game.Near, game.Far}[rally%2]
 			events = append(events, game.Event{ID: string(rune('a' + rally)), Kind: game.Won, Rally: rally + 1, Side: side})
 		}
 		level, left, err := m.With(events)

@@ -211,8 +211,8 @@ func TestDuration(t *testing.T) {
 		require.InDelta(t, 1, minutes, 1e-6)
 	}
 	// By hand: rallies of 4 strokes on average at 2 s, with 10 s between: ten of them take 180 s on average. They are over
-	// after k strokes where at least ten of k tries of 1 in 4 succeed: 0.091 for 26 and 0.113 for 27, 0.899 for 54 and 0.911
-	// for 55. So four of five take between 100 + 2 × 27 = 154 s and 100 + 2 × 55 = 210 s.
+	// after k strokes where at least ten of k tries of 1 in 4 succeed: 0.091 for 26 and 0.113 for 27, 0.899 for 54 and
+	// 0.911 for 55. So four of five take between 100 + 2 × 27 = 154 s and 100 + 2 × 55 = 210 s.
 	d = f.Duration(sports.Tempo{Strokes: 4, Stroke: 2, Between: 10})
 	require.InDelta(t, 3, d.Mean, 1e-9)
 	require.InDelta(t, 154.0/60, d.Low80, 1e-4)

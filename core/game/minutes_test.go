@@ -51,7 +51,9 @@ func TestTheMinutesOfManyGames(t *testing.T) {
 	}
 	slices.Sort(games)
 	d := f.Duration(tempo)
-	for share, minutes := range map[float64]float64{0.999: d.Nearly, 0.9: d.High80, 0.1: d.Low80, 0.25: d.Low50, 0.75: d.High50} {
+	for share, minutes := range map[float64]float64{
+		0.999: d.Nearly, 0.9: d.High80, 0.1: d.Low80, 0.25: d.Low50, 0.75: d.High50,
+	} {
 		require.InEpsilon(t, games[int(share*40_000)]/60, minutes, 0.02, share)
 	}
 }

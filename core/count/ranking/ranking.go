@@ -10,7 +10,6 @@ import (
 	"slices"
 
 	"gonum.org/v1/gonum/mat"
-	"gonum.org/v1/gonum/stat/distuv"
 
 	"hodometer/core/basics/invalid"
 	"hodometer/core/people/student"
@@ -183,7 +182,7 @@ func (r Ranking) surer(i, j int) float64 {
 	if off <= 0 {
 		return 0.5
 	}
-	return distuv.UnitNormal.CDF((r.Standings[i].Strength - r.Standings[j].Strength) / math.Sqrt(off))
+	return math.Erfc((r.Standings[j].Strength-r.Standings[i].Strength)/math.Sqrt(2*off)) / 2
 }
 
 // Chance is the chance of one side to win a point, or a game, against another: strangers count as middling.

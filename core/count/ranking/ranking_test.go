@@ -99,7 +99,8 @@ func TestSinglesAreWhatHuntersStepsComeTo(t *testing.T) {
 // By hand: two players, one game of 3:1 by points. The strengths are opposite, x and -x, and at the top 3 − 4 L(2x) =
 // pull x, with the pull 1/0.85² = 1.3841: x = 0.2992.
 func TestTwoPlayersByHand(t *testing.T) {
-	r, err := Rank(t.Context(), nil, nil, []Result{{Near: []string{"a"}, Far: []string{"b"}, NearPoints: 3, FarPoints: 1}}, "")
+	one := []Result{{Near: []string{"a"}, Far: []string{"b"}, NearPoints: 3, FarPoints: 1}}
+	r, err := Rank(t.Context(), nil, nil, one, "")
 	require.NoError(t, err)
 	x := r.Standings[0].Strength
 	require.Equal(t, "a", r.Standings[0].Player)

@@ -4,7 +4,7 @@ import (
 	"fmt"
 	"time"
 
-	"gonum.org/v1/gonum/stat/distuv"
+	"gonum.org/v1/gonum/mathext"
 
 	"hodometer/core/basics/units"
 )
@@ -46,11 +46,11 @@ func TrendOf(fault string, lessons []Watched) FaultTrend {
 		return t
 	}
 	per := func(w Watched) string { return units.Decimal(10*float64(w.Times)/float64(w.Balls), 1) }
-	share := distuv.Binomial{N: float64(all.Times - 1), P: float64(last.Balls) / float64(all.Balls)}
+	share := float64(last.Balls) / float64(all.Balls)
 	switch {
-	case share.CDF(float64(last.Times)) < rarely:
+	case atMost(last.Times, all.Times-1, share) < rarely:
 		t.Going = "down"
-	case 1-share.CDF(float64(last.Times)-1) < rarely:
+	case 1-atMost(last.Times-1, all.Times-1, share) < rarely:
 		t.Going = "up"
 	}
 	t.Sentence = fmt.Sprintf("in 10 balls %s at first and %s lately: ", per(first), per(last))
@@ -60,4 +60,15 @@ func TrendOf(fault string, lessons []Watched) FaultTrend {
 		t.Sentence += "going " + t.Going
 	}
 	return t
+}
+
+// atMost is the chance of at most k successes in n tries with a chance: the binomial distribution.
+func atMost(k, n int, chance float64) float64 {
+	switch {
+	case k < 0:
+		return 0
+	case k >= n:
+		return 1
+	}
+	return mathext.RegIncBeta(float64(n-k), float64(k+1), 1-chance)
 }
