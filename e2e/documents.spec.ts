@@ -63,6 +63,8 @@ test('a drill and a lesson go to another machine by file, without anybody’s na
   await expect(page.getByRole('row', { name: /^Pattern, gap/ })).toBeVisible()
   await expectClean(page)
   await page.getByRole('button', { name: 'Bring in', exact: true }).click()
+  // What is told may still be of the first one.
+  await expect(page).toHaveURL(/#\/drills\//)
   await expect(page.getByText('1 drill came in.')).toBeVisible()
   expect(page.url()).not.toBe(address)
 
