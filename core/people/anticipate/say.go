@@ -77,7 +77,7 @@ func (a Answer) from(middle, at court.Point, tape court.Tape) string {
 // givenUp are the replies that are held less than one time in three.
 func (a Answer) givenUp(s Stand) (names []string) {
 	for i, c := range a.Coming {
-		if c.comes() && s.Each[i] < given {
+		if c.Chance > 0 && s.Each[i] < given {
 			names = append(names, fmt.Sprintf("%s (%s)", theReply(c.Reply), inTen(c.Chance)))
 		}
 	}
@@ -112,7 +112,7 @@ func (a Answer) Derivation(s Stand) metric.Derivation {
 		Inputs: []metric.Input{},
 	}
 	for i, c := range a.Coming {
-		if c.Possible && !c.comes() {
+		if c.Possible && c.Chance == 0 { // what never comes is no reply
 			continue
 		}
 		value := "cannot be played from there: " + c.Why

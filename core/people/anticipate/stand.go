@@ -45,9 +45,6 @@ type Coming struct {
 	Wall     float64     `json:"wall" description:"Where it meets the front wall, metres above the floor; 0 where it does not"`
 }
 
-// comes says whether it is to be reckoned with: what is never played is no reply.
-func (c Coming) comes() bool { return c.Possible && c.Chance > 0 }
-
 // Stand is a standing place and what is reached from there.
 type Stand struct {
 	School School          `json:"school"`

@@ -211,10 +211,7 @@ func (d Drill) stand(p Player, at flight.Vec, stroke sports.Stroke) court.Point 
 	if stroke == sports.Serve {
 		behind = 0.5
 	}
-	side := -facing // a right-hander's forehand is met to the right of the body
-	if p.Hand == student.LeftHand {
-		side = -side
-	}
+	side := -facing * p.right() // a forehand is met on the side of the racket
 	reach := p.Reach
 	switch {
 	case d.aboveHead(stroke):

@@ -54,7 +54,7 @@
     {/each}
   {/if}
   {#each answer.coming as coming, i (i)}
-    {#if coming.possible && coming.chance > 0}
+    {#if coming.chance > 0}
       {@const to = pt(coming.landing)}
       {@const lost = (stand?.each[i] ?? 0) < 0.35}
       <line
