@@ -4,6 +4,7 @@ import (
 	"fmt"
 	"strings"
 
+	"hodometer/core/basics/say"
 	"hodometer/core/basics/units"
 	"hodometer/core/count/score"
 )
@@ -22,7 +23,7 @@ func (r Rules) Sentences() []string {
 	list = append(list, r.afterInWords()...)
 	list = append(list, r.endInWords())
 	if r.bothCanGetThere() {
-		list = append(list, "Where one rally brings both sides there, whoever has more wins; level, whoever won that rally.")
+		list = append(list, say.Of("game.both there").String())
 	}
 	return list
 }

@@ -1,5 +1,6 @@
 <script lang="ts">
   import NumberInput from '../lib/fields/NumberInput.svelte'
+  import { say } from '../lib/words/say'
   import type { Likely, StandAnswer } from '../lib/api/client'
 
   /** What may come, how likely, and what is held of it; chances are typed, and what came is tapped. */
@@ -63,7 +64,7 @@
           {#if coming && !coming.possible}
             <td colspan="3" class="hint">cannot be played from there: {coming.why}</td>
           {:else if coming && coming.chance === 0}
-            <td colspan="3" class="hint">never comes</td>
+            <td colspan="3" class="hint">{say('stand.never comes')}</td>
           {:else}
             <td>{hundredth(answer?.stands[chosen]?.each[i])}</td>
             <td class="max-sm:hidden">{hundredth(answer?.stands[0]?.each[i])}</td>
