@@ -21,7 +21,7 @@ node_modules/.installed: package.json package-lock.json
 	touch $@
 
 # Core for devices without the network, and what a browser needs to run it.
-ui/src/device/core.wasm: $(CORE)
+ui/src/device/core.wasm: $(CORE) internal/lean/main.go
 	go run ./internal/lean $@
 	cp "$$(go env GOROOT)/lib/wasm/wasm_exec.js" ui/src/device/wasm_exec.js
 	chmod u+w ui/src/device/wasm_exec.js
