@@ -5,13 +5,8 @@ import (
 	"strings"
 	"testing"
 
-	"github.com/stretchr/testify/require"
-
 	"hodometer/core/basics/seeded"
 	"hodometer/core/lesson"
-	"hodometer/core/lesson/finding"
-	"hodometer/core/lesson/prospect"
-	"hodometer/core/lesson/schedule"
 	"hodometer/core/sport/court"
 	"hodometer/internal/golden"
 	"hodometer/internal/sample"
@@ -66,12 +61,7 @@ func TestTheOrdersOfLessons(t *testing.T) {
 			block.Effort = chance.Below(11)
 			d.Blocks = append(d.Blocks, block)
 		}
-		table, list, err := schedule.Make(t.Context(), d, in)
-		require.NoError(t, err)
-		prospects, err := prospect.All(t.Context(), table, list, in)
-		require.NoError(t, err)
-		all, err := finding.All(t.Context(), d, table, list, prospects, in)
-		require.NoError(t, err)
+		all, _, _ := foundIn(t, d, in)
 		for _, block := range d.Blocks {
 			fmt.Fprintf(&b, "%s %g min %d; ", block.Title, block.Minutes, block.Effort)
 		}

@@ -51,16 +51,27 @@ func TestTheFindingsOfManyLessons(t *testing.T) {
 			in.Games = map[string]game.Document{g.ID: g.Document}
 			d.Blocks[4] = lesson.Block{ID: "g", Kind: lesson.Game, Title: g.Document.Name, Game: g.ID, Minutes: 2 + float64(i%3)}
 		}
-		table, list, err := schedule.Make(t.Context(), d, in)
-		require.NoError(t, err)
-		prospects, err := prospect.All(t.Context(), table, list, in)
-		require.NoError(t, err)
-		found, err := finding.All(t.Context(), d, table, list, prospects, in)
-		require.NoError(t, err)
+		found, table, list := foundIn(t, d, in)
 		fmt.Fprintln(&b, i, strings.Join(finding.Cautions(table, list, in), " "))
 		for _, f := range found {
 			fmt.Fprintln(&b, "  ", golden.Line(t, f, 2))
 		}
 	}
 	golden.Same(t, "findings.txt", b.String())
+}
+
+// foundIn is what is told of a lesson, with its timetable.
+func foundIn(
+	t *testing.T,
+	d lesson.Document,
+	in schedule.Inputs,
+) ([]finding.Finding, schedule.Timetable, []schedule.Prepared) {
+	t.Helper()
+	table, list, err := schedule.Make(t.Context(), d, in)
+	require.NoError(t, err)
+	prospects, err := prospect.All(t.Context(), table, list, in)
+	require.NoError(t, err)
+	all, err := finding.All(t.Context(), d, table, list, prospects, in)
+	require.NoError(t, err)
+	return all, table, list
 }
