@@ -193,7 +193,9 @@ test('twenty-five together on both diagonals are on one count, with misses by th
   for (let ball = 0; ball < 25; ball++) await press(counting, 'Made')
   await on(counting, 'backhand diagonal')
   // Its count is as it was, so that only the answer says that the miss has arrived.
-  const answered = page.waitForResponse((response) => response.url().endsWith('/acts'))
+  const answered = page.waitForResponse(
+    (response) => response.url().endsWith('/acts') && !!response.request().postData()?.includes('"wide"'),
+  )
   await press(counting, 'Wide')
   await answered
   await expect(counting.getByText('Now 0 of 25')).toBeVisible()
