@@ -118,7 +118,7 @@ type TransferredMark struct {
 }
 
 // TransferTo carries a drill over to another court of its sport or of any other. The listed marks scale
-// with the court or become plain places; the others keep their offsets. It shows for
+// with the court or become plain places; the others keep their offsets. A rally scales. It shows for
 // every mark what each way would do. A mark that makes no sense on the new court stays as it is.
 func (d Document) TransferTo(id court.ID, scales, plain []string, t court.Tape) (Document, []TransferredMark, error) {
 	from, err := sports.Court(d.Court)
@@ -131,6 +131,10 @@ func (d Document) TransferTo(id court.ID, scales, plain []string, t court.Tape) 
 	}
 	changed := d.Clone()
 	changed.Court, changed.Sport = to.ID, to.Sport
+	if r := changed.Pattern.Rally; r != nil { // its strokes land at the same share of the court
+		r.Deep *= to.Length / from.Length
+		r.Wide *= to.Singles / from.Singles
+	}
 	var list []TransferredMark
 	for _, m := range changed.Marks() {
 		list = append(

@@ -65,15 +65,22 @@ func (g Ground) BestAim(ctx context.Context, s Scatter, most float64) (Aim, erro
 // bounds is the smallest upright rectangle round the part of the target that is in.
 func (g Ground) bounds() (left, right, bottom, top float64) {
 	c, r := g.shape.Centre, g.shape.Radius
-	left, right, bottom, top = c.X-r, c.X+r, c.Y-r, c.Y+r
-	for i, p := range g.shape.Corners {
-		if i == 0 {
-			left, right, bottom, top = p.X, p.X, p.Y, p.Y
-		}
+	whole := rect{c.X - r, c.X + r, c.Y - r, c.Y + r}
+	if len(g.shape.Corners) > 0 {
+		left, right, bottom, top = bounds(g.shape.Corners)
+		whole = rect{left, right, bottom, top}
+	}
+	in := whole.cut(g.in)
+	return in.left, in.right, in.bottom, in.top
+}
+
+// bounds are the smallest rectangle round some corners, of which there is one at least.
+func bounds(corners []court.Point) (left, right, bottom, top float64) {
+	left, right, bottom, top = corners[0].X, corners[0].X, corners[0].Y, corners[0].Y
+	for _, p := range corners {
 		left, right, bottom, top = math.Min(left, p.X), math.Max(right, p.X), math.Min(bottom, p.Y), math.Max(top, p.Y)
 	}
-	in := g.in
-	return math.Max(left, in.left), math.Min(right, in.right), math.Max(bottom, in.bottom), math.Min(top, in.top)
+	return left, right, bottom, top
 }
 
 // Boldest is the place nearest to a corner of the court, along the line from there to the middle of the

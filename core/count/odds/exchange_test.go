@@ -59,7 +59,7 @@ func TestFiftyBallsInAMinute(t *testing.T) {
 
 func TestEverySportWithANetRallies(t *testing.T) {
 	t.Parallel()
-	for on, height := range map[court.ID]float64{"tennis-red": 0.5, "tennis-orange": 0.6, "pickleball": 0.9,
+	for on, height := range map[court.ID]float64{"tennis-red": 1.2, "tennis-orange": 0.6, "pickleball": 0.9,
 		"badminton": 1, "table-tennis": 0.15} {
 		e := pair(t, on)
 		e.Height = height

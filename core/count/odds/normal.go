@@ -92,6 +92,16 @@ func unit(v float64) float64 { return math.Max(-1, math.Min(v, 1)) }
 // rect is an upright rectangle.
 type rect struct{ left, right, bottom, top float64 }
 
+// cut is the part that lies in another one.
+func (r rect) cut(by rect) rect {
+	return rect{
+		math.Max(r.left, by.left),
+		math.Min(r.right, by.right),
+		math.Max(r.bottom, by.bottom),
+		math.Min(r.top, by.top),
+	}
+}
+
 func (r rect) area() area {
 	return area{
 		breaks:  []float64{r.left, math.Max(r.left, r.right)},

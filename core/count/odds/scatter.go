@@ -5,7 +5,6 @@ import (
 	"math"
 	"slices"
 
-	"hodometer/core/people/student"
 	"hodometer/core/sport/court"
 	"hodometer/core/sport/flight"
 )
@@ -15,23 +14,6 @@ type Scatter struct {
 	Normal
 	Net    float64 `json:"net" description:"Share of all balls that go into the net, wherever the others land"`
 	Logged int     `json:"logged" description:"Landings it rests on; 0 where it is only the level's"`
-}
-
-// LaunchScatter is how unlike each other the launches of a level are. Common practice, no source.
-func LaunchScatter(level student.Level) flight.Scatter {
-	const degree = math.Pi / 180
-	of := func(speed, elevation, azimuth float64) flight.Scatter {
-		return flight.Scatter{Speed: speed, Elevation: elevation * degree, Azimuth: azimuth * degree}
-	}
-	switch level {
-	case student.Tournament:
-		return of(0.04, 1, 1.6)
-	case student.Club:
-		return of(0.06, 1.5, 2.5)
-	case student.Improver, student.Green:
-		return of(0.08, 2.1, 3.5)
-	}
-	return of(0.1, 2.8, 4.5)
 }
 
 // Expected is the scatter of a stroke whose launches differ so much: on the ground to first order in the launch,

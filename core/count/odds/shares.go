@@ -18,7 +18,7 @@ type Shares struct {
 	Wide   float64 `json:"wide" description:"Beside the court, and not long"`
 	Short  float64 `json:"short" description:"In, but nearer than the target"`
 	Beside float64 `json:"beside" description:"In, elsewhere"`
-	Net    float64 `json:"net" description:"Into the net, or down before it"`
+	Net    float64 `json:"net" description:"Into the net, or down before where a ball is in"`
 }
 
 // Errors is the share that is out or in the net.
@@ -27,9 +27,8 @@ func (s Shares) Errors() float64 { return s.Long + s.Wide + s.Net }
 // Ground is a target that balls land in, on a court as it is played.
 type Ground struct {
 	shape court.Shape
-	in    rect // where a ball is in
-	hit   rect // where a ball that is in the target counts
-	end   float64
+	in    rect    // where a ball is in
+	hit   rect    // where a ball that is in the target counts
 	walls bool    // nothing lands out: the walls send it back
 	ahead float64 // 1 where balls are played towards the far end, else −1
 }
@@ -43,7 +42,7 @@ func OnGround(c court.Court, shape court.Shape, format court.Format) (Ground, er
 		return Ground{}, ErrUpright
 	}
 	half, end := c.InPlay(format)/2, c.Length/2
-	g := Ground{shape: shape, end: end, ahead: 1, in: rect{-half, half, 0, end}}
+	g := Ground{shape: shape, ahead: 1, in: rect{-half, half, 0, end}}
 	switch {
 	case !c.HasNet():
 		g.in.bottom, g.walls = -end, c.PlaysWalls()
@@ -56,6 +55,14 @@ func OnGround(c court.Court, shape court.Shape, format court.Format) (Ground, er
 	}
 	g.hit = g.in
 	return g, nil
+}
+
+// Within is the same target where a ball is in only inside an area: a serve in its box.
+func (g Ground) Within(corners []court.Point) Ground {
+	left, right, bottom, top := bounds(corners)
+	g.in = g.in.cut(rect{left, right, bottom, top})
+	g.hit, g.walls = g.in, false
+	return g
 }
 
 // area is the part of the target that is in.
@@ -87,16 +94,17 @@ func (g Ground) Shares(s Scatter, aim court.Point) Shares {
 	over := 1 - s.Net
 	// Towards the end that is played to.
 	y := g.ahead * n.Y
-	long := over * (1 - below((g.end-y)/n.SY))
-	fails := 0.0 // down on the own side
-	if g.in.bottom > -g.end || g.in.top < g.end {
-		fails = over * below(-y/n.SY)
+	near, far := g.in.bottom, g.in.top
+	if g.ahead < 0 {
+		near, far = -far, -near
 	}
+	long := over * (1 - below((far-y)/n.SY))
+	fails := over * below((near-y)/n.SY) // down before where a ball is in
 	legal := over * n.in(g.in.area())
 	r := Shares{In: g.In(s, aim), Long: long, Net: s.Net + fails}
 	r.Wide = math.Max(0, 1-r.Long-r.Net-legal)
 	if g.walls {
-		legal, r.Long, r.Wide = over, 0, 0
+		legal, r.Long, r.Wide, r.Net = over, 0, 0, s.Net
 	}
 	before := g.in
 	if g.ahead > 0 {
@@ -174,6 +182,6 @@ func (g Ground) Twice(w flight.World, l flight.Launch) (Ground, bool) {
 	}
 	dx, dy := second.P.X-first.P.X, second.P.Y-first.P.Y
 	left, right, bottom, top := g.bounds()
-	g.hit = rect{math.Max(left, left-dx), math.Min(right, right-dx), math.Max(bottom, bottom-dy), math.Min(top, top-dy)}
+	g.hit = rect{left, right, bottom, top}.cut(rect{left - dx, right - dx, bottom - dy, top - dy})
 	return g, true
 }

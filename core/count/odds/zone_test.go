@@ -9,6 +9,7 @@ import (
 
 	"hodometer/core/basics/units"
 	"hodometer/core/count/odds"
+	"hodometer/core/people/striking"
 	"hodometer/core/people/student"
 	"hodometer/core/sport/court"
 	"hodometer/core/sport/flight"
@@ -135,8 +136,8 @@ func drive(t testing.TB, level student.Level, aim court.Point) (flight.World, fl
 		},
 	)
 	require.NoError(t, err)
-	over, sigma, _ := w.OverNet(l, odds.LaunchScatter(level))
-	s, ok := odds.Expected(w, l, odds.LaunchScatter(level), over, sigma)
+	over, sigma, _ := w.OverNet(l, striking.Scatter(level, court.Tennis, false))
+	s, ok := odds.Expected(w, l, striking.Scatter(level, court.Tennis, false), over, sigma)
 	require.True(t, ok)
 	return w, l, s
 }
@@ -162,8 +163,11 @@ func TestTheShortBallMarkForAClubPlayer(t *testing.T) {
 		},
 	)
 	require.NoError(t, err)
-	over, sigma, _ := w.OverNet(l, odds.LaunchScatter(student.Club))
-	s, ok := odds.Expected(w, l, odds.LaunchScatter(student.Club), over, sigma)
+	// of a good club player, who places a short ball better than a rally ball
+	const degree = math.Pi / 180
+	scatter := flight.Scatter{Speed: 0.06, Elevation: 1.5 * degree, Azimuth: 2.5 * degree}
+	over, sigma, _ := w.OverNet(l, scatter)
+	s, ok := odds.Expected(w, l, scatter, over, sigma)
 	require.True(t, ok)
 	hit := map[float64]float64{}
 	for _, radius := range []float64{4.5 * units.Foot, 4.5 * units.Foot / 2} {
@@ -196,7 +200,7 @@ func TestExpectedScatterAgainstFlownBalls(t *testing.T) {
 	t.Parallel()
 	w, l, s := drive(t, student.Tournament, court.Point{X: 2, Y: 9})
 	c := newCoins(3)
-	level := odds.LaunchScatter(student.Tournament)
+	level := striking.Scatter(student.Tournament, court.Tennis, false)
 	var xs, ys []float64
 	for range 3000 {
 		speed, up, turn := c.NormFloat64(), c.NormFloat64(), c.NormFloat64()
@@ -228,7 +232,7 @@ func deviation(list []float64) float64 {
 func TestUprightTargetsAreHitByTheLaunch(t *testing.T) {
 	t.Parallel()
 	w, l, _ := drive(t, student.Club, court.Point{X: 0, Y: 9})
-	scatter := odds.LaunchScatter(student.Club)
+	scatter := striking.Scatter(student.Club, court.Tennis, false)
 	window := func(high float64) float64 {
 		shape, err := w.Court.Shape(court.Target{Kind: court.Window, Low: 0, High: high}, court.Singles)
 		require.NoError(t, err)

@@ -112,6 +112,7 @@ func readFromTheCorner() drill.Document {
 	if err != nil {
 		panic(err) // it is written here
 	}
+	d = wanting(d, 17)
 	d.Name = "Four Ways Back"
 	d.Summary = "From the rear corner comes a drop or a clear, straight or across, as often as in play. Wait where " +
 		"three of the four are reached, and mark the right choice apart from the shuttle that was made."
@@ -162,7 +163,7 @@ func threeOfFour() drill.Document {
 				Tasks:  []int{0, 1, 2},
 				Target: target(farHalf()),
 				Counts: drill.Counts{Choices: true},
-				Goals:  score.Course{{Kind: score.Total, Count: 10}},
+				Goals:  score.Course{{Kind: score.Total, Count: 17}},
 			},
 		),
 		Cues:      []string{"Split as the ball is struck", "Let the fourth one go"},
@@ -232,7 +233,7 @@ func smashAndClose() drill.Document {
 				What:   score.Ball,
 				Tasks:  []int{0},
 				Target: target(farHalf()),
-				Goals:  score.Course{{Kind: score.Total, Count: 8}},
+				Goals:  score.Course{{Kind: score.Total, Count: 12}},
 			},
 			drill.Measure{
 				Name:   "what comes back",

@@ -64,6 +64,7 @@ func twoShadows() drill.Document {
 		}},
 		7,
 	)
+	d = wanting(d, 46)
 	d.Name, d.Summary = "Two Shadows", "One leads over the court without a shuttle, the other is the mirror; after "+
 		"half a minute the lead changes."
 	d.Cues = []string{"Eyes on the leader's hips", "Split step as the leader turns"}
@@ -100,6 +101,7 @@ func fastFeetThenGo() drill.Document {
 		},
 		8,
 	)
+	d = wanting(d, 18)
 	d.Name, d.Summary = "Fast Feet, Then Go", "Quick feet over a line; then a shuttle goes up, front or back, and the "+
 		"feet are already moving."
 	d.Cues = []string{"Light on the toes", "First step towards the shuttle, not up"}

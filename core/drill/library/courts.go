@@ -123,7 +123,7 @@ func halfStepCloser() drill.Document {
 		Turns:     3,
 		SetUp:     20,
 		Effort:    5,
-		Measures:  one(farHalf(), score.Goal{Kind: score.Streak, Count: 8}),
+		Measures:  one(farHalf(), score.Goal{Kind: score.Streak, Count: 24}),
 		Cues:      []string{"Paddle up between balls", "Feet outside the zone"},
 		Cautions:  []string{eyes, "At the last step play softly: nobody aims at a body."},
 		Equipment: []string{"6 balls"},
@@ -199,6 +199,7 @@ func twoAndOne() drill.Document {
 		paced(sports.HalfPace, sports.Forehand, court.At(-0.3, -0.95)),
 		paced(sports.HalfPace, sports.Forehand, court.At(0.5, -0.95)),
 	}, court.Ring(0.4, court.At(-0.4, 0.95)))
+	d = wanting(d, 27)
 	d.Name, d.Summary, d.Rung = "Two and One", "Backhand, round it for a forehand, then a forehand out wide: the feet "+
 		"decide.", progress.Direction
 	d.Pattern.Sequences, d.Effort = 4, 6
@@ -249,7 +250,7 @@ func keeperOfTheNet() drill.Document {
 				What:   score.Ball,
 				Tasks:  []int{0},
 				Target: target(farHalf()),
-				Goals:  score.Course{{Kind: score.Total, Count: 10}},
+				Goals:  score.Course{{Kind: score.Total, Count: 14}},
 			},
 			drill.Measure{
 				Name:   "volleys",
@@ -257,7 +258,7 @@ func keeperOfTheNet() drill.Document {
 				Tasks:  []int{1},
 				Stroke: sports.ForehandVolley,
 				Target: target(court.Target{Kind: court.BoxTarget, Box: "near-half"}),
-				Goals:  score.Course{{Kind: score.Total, Count: 10}},
+				Goals:  score.Course{{Kind: score.Total, Count: 14}},
 			},
 		),
 		Cues: []string{"Drive at the feet of the volleyer", "Paddle out in front"},

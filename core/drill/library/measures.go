@@ -12,6 +12,15 @@ func one(target court.Target, goals ...score.Goal) []drill.Measure {
 	return []drill.Measure{{Number: 1, What: goals[0].Unit(), Target: &target, Goals: goals}}
 }
 
+// wanting is a drill that asks for so many at the first goal of each measure.
+func wanting(d drill.Document, counts ...int) drill.Document {
+	d = d.Clone()
+	for i, count := range counts {
+		d.Measures[i].Goals[0].Count = count
+	}
+	return d
+}
+
 // repeated is the only measure of a drill in which tasks are done right or not, wherever a ball goes: it counts for the
 // feet.
 func repeated(goals ...score.Goal) []drill.Measure {

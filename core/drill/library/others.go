@@ -158,7 +158,7 @@ func roundTheBollards() drill.Document {
 		Turns:    3,
 		SetUp:    60,
 		Effort:   8,
-		Measures: one(court.Target{Kind: court.BoxTarget, Box: "back-left"}, score.Goal{Kind: score.Total, Count: 16}),
+		Measures: one(court.Target{Kind: court.BoxTarget, Box: "back-left"}, score.Goal{Kind: score.Total, Count: 12}),
 		Cues:     []string{"Racket up before the turn", "Back to the middle in three strides"},
 		Cautions: []string{
 			"Eye protection on, always.",
@@ -186,7 +186,7 @@ func bollardsAndAVolley() drill.Document {
 		"front of the service box in between."
 	volley := paced(sports.HalfPace, sports.ForehandVolley, court.At(1.2, -2.4))
 	d.Pattern.Tasks = []feed.Task{d.Pattern.Tasks[0], volley, d.Pattern.Tasks[1]}
-	return d
+	return wanting(d, 20)
 }
 
 // shadowSix is the first step of covering a badminton court: every corner without a shuttle (common
@@ -228,7 +228,7 @@ func shadowSix() drill.Document {
 		Turns:    1,
 		SetUp:    30,
 		Effort:   7,
-		Measures: repeated(score.Goal{Kind: score.Total, Count: 24}),
+		Measures: repeated(score.Goal{Kind: score.Total, Count: 18}),
 		Cues:     []string{"Split step at the base", "Last step long, racket foot in front"},
 		Cautions: []string{
 			"Dry floor and shoes that grip before quick turns.",
@@ -280,7 +280,7 @@ func cornerCatch() drill.Document {
 		Turns:     3,
 		SetUp:     30,
 		Effort:    6,
-		Measures:  repeated(score.Goal{Kind: score.Total, Count: 18}),
+		Measures:  repeated(score.Goal{Kind: score.Total, Count: 12}),
 		Cues:      []string{"Lunge with the racket foot", "Push back at once"},
 		Cautions:  []string{"Sweep shuttles off the floor between turns."},
 		Equipment: []string{"1 tube of shuttles"},
@@ -316,7 +316,7 @@ func twoHopsBeyond() drill.Document {
 		Turns:         2,
 		SetUp:         30,
 		Effort:        2,
-		Measures:      one(court.Target{Kind: court.DoubleBounce, Box: "far-half"}, score.Goal{Kind: score.Total, Count: 12}),
+		Measures:      one(court.Target{Kind: court.DoubleBounce, Box: "far-half"}, score.Goal{Kind: score.Total, Count: 17}),
 		Cues:          []string{"Brush under the ball", "First bounce near your own net half"},
 		Cautions:      []string{looseBalls, "A free arm's length to the next table."},
 		Equipment:     []string{"1 box of balls"},

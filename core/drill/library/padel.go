@@ -90,7 +90,7 @@ func letItComeOut() drill.Document {
 			offTheGlass(sports.RallyPace, sports.Lob, 2.4, 1.6), offTheGlass(sports.RallyPace, sports.Lob, 2.4, -1.6),
 		}},
 	)
-	d.Measures = one(deepStrip(), score.Goal{Kind: score.Total, Count: 12})
+	d.Measures = one(deepStrip(), score.Goal{Kind: score.Total, Count: 8})
 	d.Cues = []string{"Turn first, then go back", "Wait for the ball: it comes to you"}
 	return d
 }
@@ -108,7 +108,7 @@ func twoPanes() drill.Document {
 			offTheGlass(sports.RallyPace, sports.Backhand, 2.2, -3.6), offTheGlass(sports.RallyPace, sports.Backhand, 2.6, -2.4),
 		}},
 	)
-	d.Measures = one(court.Target{Kind: court.BoxTarget, Box: "far-half"}, score.Goal{Kind: score.Streak, Count: 6})
+	d.Measures = one(court.Target{Kind: court.BoxTarget, Box: "far-half"}, score.Goal{Kind: score.Streak, Count: 11})
 	d.Cues = []string{"Give the corner room", "Short swing, from low to high"}
 	return d
 }
@@ -134,7 +134,7 @@ func lobAndGo() drill.Document {
 			What:   score.Ball,
 			Tasks:  []int{0},
 			Target: target(deepStrip()),
-			Goals:  score.Course{{Kind: score.Total, Count: 8}},
+			Goals:  score.Course{{Kind: score.Total, Count: 4}},
 		},
 		drill.Measure{
 			Name:   "volleys",
@@ -142,7 +142,7 @@ func lobAndGo() drill.Document {
 			Tasks:  []int{1},
 			Stroke: sports.ForehandVolley,
 			Target: target(farHalf()),
-			Goals:  score.Course{{Kind: score.Total, Count: 8}},
+			Goals:  score.Course{{Kind: score.Total, Count: 11}},
 		},
 	)
 	d.Cues, d.Effort = []string{"High enough to walk in behind", "Split step when they strike"}, 7
@@ -165,7 +165,7 @@ func volleysAndOneOver() drill.Document {
 			over,
 		}},
 	)
-	d.Measures = one(farHalf(), score.Goal{Kind: score.Total, Count: 18})
+	d.Measures = one(farHalf(), score.Goal{Kind: score.Total, Count: 26})
 	d.Cues, d.Cautions = []string{
 		"Sideways at once",
 		"Deep and slow beats hard and out",
@@ -198,7 +198,7 @@ func atTheirFeet() drill.Document {
 		1.6,
 		court.From(court.Off(court.NetLine, 3.4, court.Far), court.Off(court.FarCentre, 0, court.Right)),
 	)
-	d.Measures = one(feet, score.Goal{Kind: score.Total, Count: 10})
+	d.Measures = one(feet, score.Goal{Kind: score.Total, Count: 6})
 	d.Places = append(
 		d.Places,
 		at(drill.Opponent, court.From(court.Off(court.NetLine, 2.6, court.Far), court.Off(court.FarCentre, 2.6, court.Left))),
@@ -220,7 +220,7 @@ func intoThePane() drill.Document {
 	)
 	d.Measures = one(
 		court.Ring(1.5, court.From(court.Off(court.FarService, 1.5, court.In), court.Off(court.LeftSide, 1.5, court.In))),
-		score.Goal{Kind: score.Total, Count: 12},
+		score.Goal{Kind: score.Total, Count: 9},
 	)
 	d.Turns, d.Effort, d.Level = 2, 3, ""
 	d.Cues = []string{"Bounce it beside the front foot", "Waist high, and follow it in"}
@@ -253,7 +253,7 @@ func glassShadows() drill.Document {
 			step(sports.Lob, 1.6, 0.2),
 		}},
 	)
-	d.Measures, d.Effort, d.Turns = repeated(score.Goal{Kind: score.Total, Count: 24}), 7, 2
+	d.Measures, d.Effort, d.Turns = repeated(score.Goal{Kind: score.Total, Count: 12}), 7, 2
 	d.Cues, d.Equipment = []string{"Turn, do not run backwards", "Low at the glass"}, []string{"4 flat markers"}
 	return d
 }
@@ -272,7 +272,7 @@ func highAndHome() drill.Document {
 	)
 	d.Measures = one(
 		court.Ring(1.8, court.From(court.Off(court.FarBaseline, 1.9, court.In), court.Off(court.LeftSide, 2.2, court.In))),
-		score.Goal{Kind: score.Streak, Count: 5},
+		score.Goal{Kind: score.Streak, Count: 2},
 	)
 	d.Cues = []string{"Open face, long follow-through", "Aim at where the glass begins"}
 	return d

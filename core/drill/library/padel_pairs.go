@@ -24,7 +24,7 @@ func returnAndIn() drill.Document {
 		-2.4,
 		feed.Pattern{Method: feed.ByRacket, Gap: 5.5, Sequences: 4, Pause: 8, Tasks: []feed.Task{back, volley}},
 	)
-	d.Measures, d.Effort = one(farHalf(), score.Goal{Kind: score.Total, Count: 14}), 7
+	d.Measures, d.Effort = one(farHalf(), score.Goal{Kind: score.Total, Count: 22}), 7
 	d.Cues = []string{"Meet it after the glass if it is deep, before if it is short", "Two steps, then split"}
 	return d
 }
@@ -65,14 +65,14 @@ func twoAtTheNet() drill.Document {
 			What:   score.Ball,
 			Tasks:  []int{0, 2},
 			Target: &middle,
-			Goals:  score.Course{{Kind: score.Total, Count: 12}},
+			Goals:  score.Course{{Kind: score.Total, Count: 8}},
 		},
 		drill.Measure{
 			Name:   "left",
 			What:   score.Ball,
 			Tasks:  []int{1, 3},
 			Target: &middle,
-			Goals:  score.Course{{Kind: score.Total, Count: 12}},
+			Goals:  score.Course{{Kind: score.Total, Count: 8}},
 		},
 	)
 	d.Cues, d.Cautions = []string{"Same line, same distance", "Call early: mine, or yours"}, []string{looseBalls, eyes}

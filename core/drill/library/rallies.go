@@ -138,7 +138,7 @@ func fourAndOut() drill.Document {
 	d.Name, d.Summary = "Four and Out", "Play every rally to end it: about four strokes are right, and one that gets "+
 		"to twenty was too slow: it is stopped."
 	d.Rung, d.Turns, d.Effort = progress.Pace, 3, 8
-	d.Measures = one(court.StripAlong(court.FarBaseline, 3.5), score.Goal{Kind: score.Rallies, Count: 2, From: 4, To: 19})
+	d.Measures = one(court.StripAlong(court.FarBaseline, 3.5), score.Goal{Kind: score.Rallies, Count: 1, From: 4, To: 19})
 	d.Cues = []string{"Decide before the bounce", "Through the ball on the third"}
 	return d
 }
@@ -259,7 +259,7 @@ func regionTour() drill.Document {
 		Turns:     2,
 		SetUp:     30,
 		Effort:    7,
-		Measures:  one(farHalf(), score.Goal{Kind: score.Total, Count: 40}),
+		Measures:  one(farHalf(), score.Goal{Kind: score.Total, Count: 66}),
 		Cues:      []string{"Split step in every region", "Shorter swing on the way in"},
 		Cautions:  []string{looseBalls, turnAndRun},
 		Equipment: []string{"1 basket", "4 flat markers"},
@@ -311,7 +311,7 @@ func longArm() drill.Document {
 				What:   score.Ball,
 				Tasks:  []int{1},
 				Counts: drill.Counts{By: drill.ByBoth},
-				Goals:  score.Course{{Kind: score.Total, Count: 10}},
+				Goals:  score.Course{{Kind: score.Total, Count: 17}},
 			},
 		),
 		Cues:      []string{"Contact an arm's length in front", "Slow first, then the same with a ball"},
@@ -336,7 +336,7 @@ func lastLight() drill.Document {
 	d.Name, d.Summary = "Last Light", "The day before: easy rallies with every stroke that works, and nothing new. "+
 		"Then stretch, eat, drink, sleep."
 	d.Turns, d.Effort = 2, 4
-	d.Measures = one(court.StripAlong(court.FarBaseline, 4), score.Goal{Kind: score.Total, Count: 24})
+	d.Measures = one(court.StripAlong(court.FarBaseline, 4), score.Goal{Kind: score.Total, Count: 32})
 	d.Cues = []string{"Only what works today", "Stop while it feels good"}
 	return d
 }

@@ -81,7 +81,7 @@ func fourCorners() drill.Document {
 			What:   score.Ball,
 			Tasks:  []int{task},
 			Target: target(court.Ring(inside, to)),
-			Goals:  score.Course{{Kind: score.Total, Count: 4}},
+			Goals:  score.Course{{Kind: score.Total, Count: 6}},
 		}
 	}
 	return drill.Document{

@@ -51,7 +51,7 @@ func twoAndAway() drill.Document {
 		Turns:    6,
 		SetUp:    40,
 		Effort:   5,
-		Measures: one(court.Ring(2.5, off(court.FarBaseline, 3.5, court.In, -2)), score.Goal{Kind: score.Total, Count: 8}),
+		Measures: one(court.Ring(2.5, off(court.FarBaseline, 3.5, court.In, -2)), score.Goal{Kind: score.Total, Count: 5}),
 		Cues:     []string{"Ready before the feed", "Walk back outside the court"},
 		Cautions: []string{
 			looseBalls,
@@ -180,7 +180,7 @@ func threeDoorsIn() drill.Document {
 		Turns:     3,
 		SetUp:     45,
 		Effort:    7,
-		Measures:  one(court.StripAlong(court.FarBaseline, 2.5), score.Goal{Kind: score.Total, Count: 12}),
+		Measures:  one(court.StripAlong(court.FarBaseline, 2.5), score.Goal{Kind: score.Total, Count: 6}),
 		Cues:      []string{"Load on the outside leg", "Step through the third"},
 		Cautions:  []string{looseBalls},
 		Equipment: []string{"1 basket", "3 flat markers"},
@@ -238,7 +238,7 @@ func metronome() drill.Document {
 		Turns:    3,
 		SetUp:    120,
 		Effort:   7,
-		Measures: one(court.Ring(1.8, off(court.FarBaseline, 2.2, court.In, -2.6)), score.Goal{Kind: score.Total, Count: 25}),
+		Measures: one(court.Ring(1.8, off(court.FarBaseline, 2.2, court.In, -2.6)), score.Goal{Kind: score.Total, Count: 14}),
 		Cues:     []string{"Aim at the mark, not back to the machine"},
 		Cautions: []string{
 			looseBalls,

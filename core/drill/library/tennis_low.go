@@ -102,7 +102,7 @@ func shortOrHigh() drill.Document {
 				What:   score.Ball,
 				Tasks:  []int{0},
 				Target: target(farHalf()),
-				Goals:  score.Course{{Kind: score.Total, Count: 12}},
+				Goals:  score.Course{{Kind: score.Total, Count: 17}},
 			},
 			drill.Measure{
 				Name:   "at the net",
@@ -110,7 +110,7 @@ func shortOrHigh() drill.Document {
 				Tasks:  []int{2, 3},
 				Target: target(farHalf()),
 				Counts: drill.Counts{Choices: true},
-				Goals:  score.Course{{Kind: score.Total, Count: 6}},
+				Goals:  score.Course{{Kind: score.Total, Count: 8}},
 			},
 		),
 		Cues:      []string{"Call it: short, or high", "Stop before the volley"},

@@ -40,7 +40,7 @@ func netAlphabet() drill.Document {
 		Turns:     2,
 		SetUp:     20,
 		Effort:    4,
-		Measures:  one(farHalf(), score.Goal{Kind: score.Streak, Count: 10}),
+		Measures:  one(farHalf(), score.Goal{Kind: score.Streak, Count: 20}),
 		Cues:      []string{"Always moving between balls", "Meet it in front"},
 		Cautions:  []string{turnAndRun, eyes},
 		Equipment: []string{"6 balls"},

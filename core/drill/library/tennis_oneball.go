@@ -71,7 +71,7 @@ func fourRungsIn() drill.Document {
 	far, near := score.Stage{Count: 5, Hard: score.Harder}, score.Stage{Count: 5, Hard: score.Easier}
 	d.Measures = []drill.Measure{{Number: 1, What: score.Ball, Tasks: []int{1, 3}, Target: target(farHalf()),
 		Goals: score.Course{{Kind: score.Stages, Count: 1, Stages: []score.Stage{far, five, five, near, five, five, far}}}}}
-	d.Turns, d.Effort = 2, 5
+	d.Turns, d.Effort = 4, 5
 	d.Cues, d.Cautions = []string{
 		"Split step before every ball",
 		"Racket up on the way in",
@@ -108,7 +108,7 @@ func closingTheDoor() drill.Document {
 			What:   score.Ball,
 			Tasks:  []int{1, 3},
 			Target: target(farHalf()),
-			Goals:  score.Course{{Kind: score.Streak, Count: 6}},
+			Goals:  score.Course{{Kind: score.Streak, Count: 16}},
 		},
 	}
 	d.Turns, d.Effort = 4, 6

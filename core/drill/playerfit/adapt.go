@@ -84,6 +84,8 @@ func fitGoal(
 	return d.With(i, m), say.Of("fit.goal", goal.String(), want.Minutes), nil
 }
 
+var errNoTarget = invalid.Fields{{Path: "target", Message: "there is no target, in is enough"}}
+
 func fitSize(
 	ctx context.Context,
 	d drill.Document,
@@ -94,7 +96,9 @@ func fitSize(
 	s coach.Settings,
 ) (drill.Document, say.Sentence, error) {
 	m := d.Measures[i]
-	m.Target = d.TargetOf(m)
+	if m.Target = d.TargetOf(m); m.Target == nil {
+		return d, say.Sentence{}, errNoTarget
+	}
 	replies, rates, err := repliesOf(d, m, turn, evidence, s)
 	if err != nil {
 		return d, say.Sentence{}, invalid.Fields{{Path: "target", Message: err.Error()}}
@@ -115,7 +119,13 @@ func fitSize(
 		tried := m
 		tried.Target = &t
 		if logged { // where the balls land is known better than what becomes of each
-			aimed, err := aimedAt(d, tried, replies, evidence, s)
+			shape, err := replies.court.Shape(t, d.Format)
+			if err != nil {
+				return 0, err
+			}
+			other := replies
+			other.goal.shape = shape
+			aimed, err := aimedAt(d, other, evidence, s)
 			return aimed.Shares.In, err
 		}
 		list, err := balls(tried)
@@ -138,13 +148,14 @@ func fitAim(
 	s coach.Settings,
 ) (drill.Document, say.Sentence, error) {
 	m := d.Measures[i]
-	m.Target = d.TargetOf(m)
+	if m.Target = d.TargetOf(m); m.Target == nil {
+		return d, say.Sentence{}, errNoTarget
+	}
 	replies, _, err := repliesOf(d, m, turn, evidence, s)
 	if err != nil {
 		return d, say.Sentence{}, invalid.Fields{{Path: "target", Message: err.Error()}}
 	}
-	shape, _ := d.Aimed(m)
-	ground, err := groundOf(d, replies, shape)
+	ground, err := replies.ground(d)
 	if m.Target.Mark == nil || err != nil {
 		return d, say.Sentence{}, invalid.Fields{
 			{

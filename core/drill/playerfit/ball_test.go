@@ -123,14 +123,15 @@ func TestOutOfReachIsNeverMade(t *testing.T) {
 	require.Greater(t, hurried, 20)
 }
 
-// R3: a better level never makes fewer of the same drill, whoever plays it and however fast.
+// R3: a better level never makes fewer of the same drill, whoever plays it and however fast. Where one ball is played on
+// and on it comes from a partner of that level too, and faster: that is not the same ball.
 func TestABetterLevelNeverMakesFewer(t *testing.T) {
 	t.Parallel()
 	levels := []student.Level{student.Beginner, student.Improver, student.Club, student.Tournament}
 	for _, stored := range library.All() {
 		for _, share := range []float64{0.6, 1, 1.4} {
 			d := timed(stored.Document, share)
-			if d.Check() != nil {
+			if d.Check() != nil || d.Pattern.OneBall() {
 				continue
 			}
 			last := make([]float64, len(d.Measures))
@@ -138,7 +139,7 @@ func TestABetterLevelNeverMakesFewer(t *testing.T) {
 				known, err := playerfit.Know(t.Context(), d, d.PlayerFor(level, student.RightHand), level, coach.Default())
 				require.NoError(t, err)
 				for i, prior := range known.Priors {
-					require.GreaterOrEqual(t, prior.Rate, last[i]-0.03, "%s × %g, %s, measure %d", d.Name, share, level, i+1)
+					require.GreaterOrEqual(t, prior.Rate, last[i]-0.003, "%s × %g, %s, measure %d", d.Name, share, level, i+1)
 					last[i] = prior.Rate
 				}
 			}

@@ -55,8 +55,12 @@ func priorOf(
 ) odds.Prior {
 	prior := odds.LevelPrior(level)
 	if j, err := judgeOf(d, m, player, level, s); err == nil && m.What != score.Point {
-		if balls := j.balls(line); len(balls) > 0 {
-			const least, most = 0.01, 0.98
+		const least, most = 0.01, 0.98
+		balls := j.balls(line)
+		if len(balls) == 0 && d.Pattern.Rally != nil {
+			return odds.Prior{Rate: least, Description: "the level does not get this rally going"}
+		}
+		if len(balls) > 0 {
 			return odds.Prior{
 				Rate:        math.Max(least, math.Min(made(m, balls), most)),
 				Description: "what the level makes of these balls and this target",

@@ -14,10 +14,8 @@ import (
 	"hodometer/core/drill"
 	"hodometer/core/drill/simulation"
 	"hodometer/core/people/coach"
-	"hodometer/core/people/footwork"
 	"hodometer/core/people/student"
 	"hodometer/core/sport/court"
-	"hodometer/core/sport/feed"
 	"hodometer/core/sport/flight"
 )
 
@@ -114,7 +112,7 @@ func measureFor(
 	}
 	var aimed Aimed
 	if err == nil {
-		aimed, err = aimedAt(d, m, replies, evidence, s)
+		aimed, err = aimedAt(d, replies, evidence, s)
 	}
 	if err != nil {
 		fit.Why = err.Error()
@@ -155,27 +153,14 @@ type stroke struct {
 	level  flight.Scatter
 }
 
-// reply is how one ball is answered: in squash and at a band on the wall off the front wall.
-func reply(
-	drill footwork.Drill,
-	task feed.Task,
-	m footwork.Interception,
-	at court.Point,
-	shape court.Shape,
-) (flight.Launch, error) {
-	met := flight.Vec{X: m.Where.X, Y: m.Where.Y, Z: m.Where.Z}
-	if shape.Kind == court.WallBand {
-		return drill.World.Aim(flight.Want{From: met, Landing: at, By: flight.ByWall, Value: (shape.Low + shape.High) / 2})
-	}
-	return drill.Reply(task, met, at)
-}
-
 // replies is how a player answers the balls of a turn towards the target.
 type replies struct {
 	stroke
+	goal    goal
 	court   court.Court
 	scatter odds.Scatter
-	source  string // what the scatter rests on
+	in      float64 // how often it goes where it has to
+	source  string  // what the scatter rests on
 }
 
 // repliesOf finds where a player's replies land, and what they make of the drill. The scatter is the
@@ -209,24 +194,18 @@ func repliesOf(
 		r.source = "Landings logged by zone (Dempster, Laird and Rubin, J. R. Stat. Soc. B 39 (1977) 1) and by place, " +
 			"with the level's scatter as eight more"
 	}
-	aimed, err := aimedAt(d, m, r, evidence, s)
-	if err != nil {
-		return replies{}, rates, err
-	}
-	if rates.Rate.Balls > 0 && d.In(m) == 1 && len(evidence.Landings)+len(evidence.Zones) == 0 && !aimed.Upright {
-		shape, _ := d.Aimed(m)
-		if ground, err := groundOf(d, r, shape); err == nil {
-			r.scatter = ground.Calibrated(r.scatter, r.at, rates.Rate.Mean)
-			r.source = "The level's scatter, made as wide as what was counted says; log landings to know its shape"
-		}
+	ground, err := r.ground(d)
+	if err == nil && rates.Rate.Balls > 0 && d.In(m) == 1 && len(evidence.Landings)+len(evidence.Zones) == 0 {
+		r.scatter = ground.Calibrated(r.scatter, r.at, rates.Rate.Mean)
+		r.source = "The level's scatter, made as wide as what was counted says; log landings to know its shape"
 	}
 	return r, rates, nil
 }
 
-// groundOf is a target that balls land in: of one where they bounce twice, the part from which they do.
-func groundOf(d drill.Document, r replies, shape court.Shape) (odds.Ground, error) {
-	ground, err := odds.OnGround(r.court, shape, d.Format)
-	if err == nil && shape.Kind == court.DoubleBounce {
+// ground is the target on the ground that a reply goes to: of one where it bounces twice, the part from which it does.
+func (r replies) ground(d drill.Document) (odds.Ground, error) {
+	ground, err := r.goal.ground(d, r.court)
+	if err == nil && r.goal.shape.Kind == court.DoubleBounce {
 		var ok bool
 		if ground, ok = ground.Twice(r.world, r.launch); !ok {
 			return ground, errors.New("the reply does not bounce twice")
@@ -235,31 +214,14 @@ func groundOf(d drill.Document, r replies, shape court.Shape) (odds.Ground, erro
 	return ground, err
 }
 
-// shapeOf is the target of a measure.
-func shapeOf(d drill.Document, m drill.Measure) (court.Shape, error) {
-	shape, ok := d.Aimed(m)
-	switch {
-	case m.Counts.By == drill.ByMovement:
-		return shape, errors.New("movement is counted, not landings")
-	case d.TargetOf(m) == nil:
-		return shape, errors.New("there is no target, in is enough")
-	case !ok:
-		return shape, errors.New("the target makes no sense on this court")
-	}
-	return shape, nil
-}
-
-// aimedAt works out what becomes of replies that are aimed at the target of a measure.
-func aimedAt(d drill.Document, m drill.Measure, r replies, evidence Evidence, s coach.Settings) (Aimed, error) {
-	shape, err := shapeOf(d, m)
-	if err != nil {
-		return Aimed{}, err
-	}
+// aimedAt works out what becomes of replies to a goal.
+func aimedAt(d drill.Document, r replies, evidence Evidence, s coach.Settings) (Aimed, error) {
+	shape := r.goal.shape
 	a := Aimed{At: r.at, Scatter: r.scatter, Landings: []court.Point{}}
 	for _, offset := range evidence.Landings {
 		a.Landings = append(a.Landings, court.Point{X: shape.Centre.X + offset.X, Y: shape.Centre.Y + offset.Y})
 	}
-	ground, err := groundOf(d, r, shape)
+	ground, err := r.ground(d)
 	var ok bool
 	switch {
 	case errors.Is(err, odds.ErrUpright):

@@ -17,6 +17,6 @@ func ExampleOf() {
 	fmt.Println(r.Measures[0].Goal)
 	fmt.Println(r.Measures[0].Target.Margin >= 0, len(r.Feeds), "balls")
 	// Output:
-	// 10 made in all
+	// 5 made in all
 	// true 2 balls
 }

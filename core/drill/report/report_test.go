@@ -22,6 +22,6 @@ func TestReportSaysWhatACoachSays(t *testing.T) {
 		"circle within 4 ft 6 in of the mark: 6 ft 6 in inside the far baseline, 4 ft 6 in inside the left singles sideline",
 		r.Measures[0].Aim,
 	)
-	require.Equal(t, "10 made in all", r.Measures[0].Goal)
+	require.Equal(t, "5 made in all", r.Measures[0].Goal)
 	require.InDelta(t, 3.5, r.Feeds[1].Release, 1e-12)
 }

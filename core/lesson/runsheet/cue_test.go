@@ -51,7 +51,7 @@ func TestRunSheet(t *testing.T) {
 		at(540, runsheet.Swap).Roles,
 	)
 	feed := at(18*60+80, runsheet.Feed)
-	require.Contains(t, feed.Text, "6 balls a turn, 3.5 s apart. One line of 2. Goal: 10 made in all")
+	require.Contains(t, feed.Text, "6 balls a turn, 3.5 s apart. One line of 2. Goal: 5 made in all")
 	require.Equal(t, "left-handed: mirror it", feed.Roles[1].Role)
 	require.Equal(t, "Pick up 48 balls", at(18*60+80+312, runsheet.PickUp).Text)
 	require.Equal(t, "End of the lesson", at(2880, runsheet.End).Text)
@@ -109,7 +109,7 @@ func TestRunSheetSaysWhoIsWhere(t *testing.T) {
 		"540 swap: Change: one place on. The net side begins [{Ada net right}",
 		"Set up: Coin. Put down 1 basket, 4 flat markers",
 		"{Ada 4.2 s apart; target 1.5 times as large; goal: 8 made in all} {Ben left-handed: mirror it} {Player 2 as drawn}",
-		"count: Count for each: 10 made in all [{Ben watch: late split step}]",
+		"count: Count for each: 5 made in all [{Ben watch: late split step}]",
 	} {
 		require.Contains(t, phrase, want)
 	}

@@ -124,8 +124,18 @@ func (d Drill) arrive(c contact, stroke sports.Stroke, p Player, from court.Poin
 	return a
 }
 
+// handier says whether of two contacts that are otherwise as good the first one is met nearer to the height of the chest
+// at ease, and in a hurry with more time to spare.
+func (d Drill) handier(a, than arrival, p Player) bool {
+	if a.verdict() != Easy {
+		return a.available-a.needed > than.available-than.needed
+	}
+	off := func(a arrival) float64 { return math.Abs(a.at.P.Z + d.World.Court.Above - chest*p.High) }
+	return off(a) < off(than)
+}
+
 // best picks the contact that is met with the best verdict; among equals the one whose reply is loosened least, then
-// the one with the most time to spare, and wanted ones before late ones.
+// the handier one, and wanted ones before late ones.
 func (d Drill) best(list []contact, stroke sports.Stroke, p Player, from court.Point, leaves float64) (arrival, bool) {
 	var best arrival
 	found := false
@@ -135,8 +145,7 @@ func (d Drill) best(list []contact, stroke sports.Stroke, p Player, from court.P
 		}
 		a := d.arrive(c, stroke, p, from, leaves)
 		better := best.verdict().Worse(a.verdict()) ||
-			best.verdict() == a.verdict() &&
-				(a.loose < best.loose || a.loose == best.loose && a.available-a.needed > best.available-best.needed)
+			best.verdict() == a.verdict() && (a.loose < best.loose || a.loose == best.loose && d.handier(a, best, p))
 		if !found || better {
 			best, found = a, true
 		}

@@ -34,9 +34,9 @@ func under(task int, part string, err error) error {
 	return wrong.Err()
 }
 
-// launch finds how a task's ball leaves; slower says that it comes slower than its pace, so that it
-// clears the net.
-func (d Drill) launch(t feed.Task, from, landing court.Point) (l flight.Launch, slower bool, err error) {
+// launch finds how a task's ball leaves, so many times as fast as its pace says; slower says that it comes slower, so
+// that it clears the net.
+func (d Drill) launch(t feed.Task, from, landing court.Point, times float64) (l flight.Launch, slower bool, err error) {
 	w, method := d.World, d.Pattern.MethodOf(t)
 	of, height := sports.Of(w.Court.Sport), t.Height
 	if height == 0 {
@@ -80,7 +80,7 @@ func (d Drill) launch(t feed.Task, from, landing court.Point) (l flight.Launch, 
 			return l, false, nil
 		}
 	}
-	want.By, want.Value = flight.ByTime, max(0.15, from.Distance(landing)/d.Pattern.PaceOf(t).Speed(w.Court))
+	want.By, want.Value = flight.ByTime, max(0.15, from.Distance(landing)/(times*d.Pattern.PaceOf(t).Speed(w.Court)))
 	if l, err = w.Aim(want); err == nil {
 		return l, false, nil
 	}

@@ -47,6 +47,7 @@ const (
 	known      = 0.6  // of the reaction is needed for a ball that the player knows before
 	lowest     = 0.20 // metres above the court at which a ball is still met
 	comfort    = 0.42 // of the overhead reach: where a ball that bounces high is met
+	chest      = 0.50 // of it: where a ball out of the air is met best
 	volleyHigh = 0.80 // of the overhead reach: the highest a volley is met
 	// of it: where a ball is met above the head, 1.35 to 1.55 times the body (common practice, no source)
 	fullReach = 0.97

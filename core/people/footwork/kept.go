@@ -23,6 +23,7 @@ type kept struct {
 	meant   bool
 	verdict Verdict // of a ball
 	back    float64 // seconds from its release until the player waits for the next one
+	ready   float64 // more seconds until they have that one ready, where they drop or toss it themselves
 	done    float64 // of a touch or a shadow stroke: seconds that it takes
 	ratio   float64 // gaps of the pattern until the player's next task begins
 	own     float64 // and until the next task begins
@@ -63,6 +64,9 @@ func (t Timing) within(strain Verdict, tasks []kept) Fastest {
 		}
 		if k.ratio > 0 {
 			longer((k.back-k.pause)/k.ratio, "recovery: the way back after %s", k.task)
+			if k.ready > 0 {
+				longer((k.back+k.ready-k.pause)/k.ratio, "time: no ball is ready yet after %s", k.task)
+			}
 		}
 		if k.done > 0 && k.own > 0 && !k.meant {
 			longer(k.done/share/k.own, "time: %s is not done before the next one", k.task)
@@ -113,14 +117,14 @@ func (t Timing) kept(ctx context.Context) ([]kept, error) {
 		way := t.way(m.place, m.recover, WayBack)
 		k.back = m.free - r.At + t.player.Seconds(way.Length)
 		waits[i] = m.recover
-		k.until(p, plan, n, i)
+		k.until(t.Drill, p, plan, n, i)
 		list = append(list, k)
 	}
 	return list, nil
 }
 
 // until says how many gaps pass from a task of a turn until the next one, and until the next one of the same player.
-func (k *kept) until(p feed.Pattern, plan []feed.Release, n, player int) {
+func (k *kept) until(d Drill, p feed.Pattern, plan []feed.Release, n, player int) {
 	k.own = p.GapOf(p.Tasks[plan[n].Task]) / p.Gap
 	gaps, pause := 0.0, 0.0
 	for next := n + 1; next < len(plan); next++ {
@@ -129,7 +133,7 @@ func (k *kept) until(p feed.Pattern, plan []feed.Release, n, player int) {
 			pause += p.Pause
 		}
 		if p.Tasks[plan[next].Task].Player == player {
-			k.ratio, k.pause = gaps, pause
+			k.ratio, k.pause, k.ready = gaps, pause, d.ready(p.Tasks[plan[next].Task])
 			return
 		}
 	}

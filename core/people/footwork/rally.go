@@ -48,7 +48,7 @@ func (d Drill) rally(ctx context.Context, p Player) (Timeline, error) {
 			Route:   []court.Point{},
 			Trail:   []Sample{},
 		}
-		if f.launch, f.slower, f.fails = d.shot(f.task, ball, landing); f.fails != nil {
+		if f.launch, f.fails = d.shot(f.task, ball, landing); f.fails != nil {
 			m.Problem, m.Verdict = f.problem(shot), OutOfReach
 			line.Interceptions, line.Worst = append(line.Interceptions, m), OutOfReach
 			break

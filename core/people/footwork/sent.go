@@ -135,7 +135,7 @@ func (d Drill) fly(s sent) flown {
 	if d.Pattern.MethodOf(task) == feed.Answer {
 		sends := task
 		sends.Stroke = d.Pattern.Tasks[max(0, s.task-1)].Stroke // it is the stroke before that sends it
-		f.launch, f.slower, f.fails = d.shot(sends, flight.Above(s.from, s.high), s.to)
+		f.launch, f.fails = d.shot(sends, flight.Above(s.from, s.high), s.to)
 	} else {
 		f.launch, f.slower, f.fails = d.fed(task, s.from, s.to)
 	}

@@ -19,7 +19,7 @@ const (
 // fed is how a task's ball leaves the feeder. A hand throws only so fast; where that is too little, the error says from
 // how much nearer the ball goes.
 func (d Drill) fed(t feed.Task, from, landing court.Point) (flight.Launch, bool, error) {
-	l, slower, err := d.launch(t, from, landing)
+	l, slower, err := d.launch(t, from, landing, 1)
 	if err != nil || d.Pattern.MethodOf(t) != feed.ByHand {
 		return l, slower, err
 	}
@@ -45,7 +45,7 @@ func (d Drill) nearer(t feed.Task, from, landing court.Point, most float64) (flo
 	for metres := 0.1; metres < far-0.5; metres += 0.1 {
 		share := metres / far
 		at := court.Point{X: from.X + share*(landing.X-from.X), Y: from.Y + share*(landing.Y-from.Y)}
-		if l, _, err := d.launch(t, at, landing); err == nil && l.Velocity.Norm() <= most {
+		if l, _, err := d.launch(t, at, landing, 1); err == nil && l.Velocity.Norm() <= most {
 			return metres, true
 		}
 	}

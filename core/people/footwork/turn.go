@@ -7,6 +7,7 @@ import (
 
 	"hodometer/core/sport/court"
 	"hodometer/core/sport/feed"
+	"hodometer/core/sport/sports"
 )
 
 // mover is a player on the way through a turn.
@@ -154,6 +155,21 @@ func (t Timing) visit(m *mover, interception *Interception, f flown) {
 	m.place, m.free = f.place, interception.Release+interception.Needed
 }
 
+// dropped is how long it takes to have the next ball ready and drop it, seconds. Common practice, no source.
+const dropped = 0.8
+
+// ready is how long somebody who feeds themselves needs before the next ball leaves their hand, seconds; 0 for a ball
+// that comes from elsewhere.
+func (d Drill) ready(t feed.Task) float64 {
+	switch {
+	case d.Pattern.MethodOf(t) != feed.SelfDrop || !t.Kind.Flies():
+		return 0
+	case t.Served():
+		return sports.Of(d.World.Court.Sport).Serving.Ready
+	}
+	return dropped
+}
+
 // intercept runs to a ball.
 func (t Timing) intercept(m *mover, interception *Interception, f *aimed, full detail) {
 	p, release := t.player, interception.Release
@@ -165,7 +181,7 @@ func (t Timing) intercept(m *mover, interception *Interception, f *aimed, full d
 	// the split step falls where they are when the ball is struck
 	from, back := m.at(t.Drill, p, release)
 	if t.Pattern.MethodOf(f.task) == feed.SelfDrop && len(f.contacts) > 0 { // they drop it where they stand
-		leaves, back = release, Route{}
+		leaves, back = math.Max(release, m.free+t.ready(f.task)), Route{}
 		from = t.stand(p, f.contacts[0].at.P, f.task.Stroke)
 	}
 	interception.Leaves, interception.From = leaves, from

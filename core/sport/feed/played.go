@@ -15,6 +15,5 @@ func (t Task) Answered(sport court.Sport) Task {
 	return sent
 }
 
-// FirstServe says whether a ball is answered with a first serve: struck as hard as it goes, and not aimed higher to be
-// safe.
+// FirstServe says whether a ball is answered with a first serve: struck as hard as it goes, wherever it is aimed.
 func (t Task) FirstServe() bool { return t.Served() && t.ReplyPace == sports.GamePace }

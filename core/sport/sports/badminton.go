@@ -29,13 +29,13 @@ func badminton() *Sport {
 		Answers: []Stroke{Clear, Forehand, Backhand},
 		ByDepth: &ByDepth{Short: Net, Middle: Drive, Deep: Clear, Lifted: Smash}, Lunges: true, Straight: true,
 		Striking: Striking{
-			Hardest: 75, First: map[Stroke]float64{Smash: 58, Drive: 36},
+			Hardest: 80, First: map[Stroke]float64{Smash: 66, Drive: 36},
 			Apex: map[Stroke]float64{Clear: 6, Lift: 5.5, Lob: 5.5}, Over: map[Stroke]float64{Net: 0.15, Drop: 0.3, Block: 0.3},
 			ServeOver: 0.12, ServeUp: 5.5,
 		},
 
 		// The height of a serve is held under the 1.15 m of the BWF Laws, Law 9 (from memory).
-		Serving:  Serving{Held: 1.25, Up: 1.25, Met: 1.1, Deep: 0.12},
+		Serving:  Serving{Held: 1.25, Up: 1.25, Met: 1.1, Ready: 3},
 		ServedTo: [2]court.BoxID{"far-left-service-court", "far-right-service-court"},
 
 		WarmUp: WarmUp{"in the forecourt", "lifts from the rear court", []string{

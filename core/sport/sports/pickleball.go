@@ -32,11 +32,11 @@ func pickleball() *Sport {
 		Spins: everySpin(), AboveHead: []Stroke{Overhead, Clear, Smash},
 		Answers: []Stroke{Forehand, Backhand, ForehandVolley, BackhandVolley, Overhead}, Volleys: true,
 		Striking: Striking{
-			Hardest: 24, First: map[Stroke]float64{Serve: 21, Overhead: 20}, Apex: map[Stroke]float64{Lob: 4.5},
+			Hardest: 28, First: map[Stroke]float64{Serve: 21, Overhead: 20}, Apex: map[Stroke]float64{Lob: 4.5},
 			Over: map[Stroke]float64{Drop: 0.4, Dink: 0.3},
 		},
 
-		Serving:  Serving{Held: 1.0, Up: 1.0, Met: 0.75, Deep: 0.75},
+		Serving:  Serving{Held: 1.0, Up: 1.0, Met: 0.75, Ready: 3.5},
 		ServedTo: [2]court.BoxID{"far-left-service-court", "far-right-service-court"},
 
 		WarmUp: WarmUp{"at the no-volley line", "feeds from the baseline", []string{

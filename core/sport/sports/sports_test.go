@@ -97,7 +97,7 @@ func missing(s sports.Sport) (list []string) {
 	}
 
 	v := s.Serving
-	need(v.Held > 0 && v.Up >= v.Met && v.Met > 0 && v.Deep > 0 && v.Deep < 1, "how it is served")
+	need(v.Held > 0 && v.Up >= v.Met && v.Met > 0 && v.Ready > 0, "how it is served")
 	for _, id := range s.ServedTo {
 		_, there := usual.Court.Box(id)
 		need(there, "the box %q that is served to", id)
@@ -179,7 +179,7 @@ func TestWhatIsForgottenIsNoticed(t *testing.T) {
 		"hardest":     func(s *sports.Sport) { s.Striking.Hardest = 0 },
 		"held":        func(s *sports.Sport) { s.Serving.Held = 0 },
 		"met":         func(s *sports.Sport) { s.Serving.Met = 0 },
-		"deep":        func(s *sports.Sport) { s.Serving.Deep = 0 },
+		"ready":       func(s *sports.Sport) { s.Serving.Ready = 0 },
 		"box":         func(s *sports.Sport) { s.ServedTo[1] = "" },
 		"near":        func(s *sports.Sport) { s.WarmUp.Near = "" },
 		"calls":       func(s *sports.Sport) { s.WarmUp.Calls = s.WarmUp.Calls[1:] },

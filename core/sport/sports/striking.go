@@ -1,16 +1,18 @@
 package sports
 
 import (
+	"math"
+
 	"hodometer/core/sport/court"
 	"hodometer/core/sport/flight"
 )
 
 // Serving is how a ball is served: it leaves the hand, comes to its highest point, and is struck on the way down, or at
-// the top of its bounce where it has to be let bounce. Metres above the court, for an adult; and how deep into the box
-// it is aimed, as a share of it. Common practice, no source.
+// the top of its bounce where it has to be let bounce. Metres above the court, for an adult; and how many seconds it
+// takes to have the next ball ready and be set for it. Common practice, no source.
 type Serving struct {
-	Held, Up, Met, Deep float64
-	Bounced             bool // it is struck after a bounce
+	Held, Up, Met, Ready float64
+	Bounced              bool // it is struck after a bounce
 }
 
 // Striking is how balls are struck that are told by something else than their pace. Common practice, no source.
@@ -31,6 +33,10 @@ type Striking struct {
 // pace.
 var paceShare = map[Pace]float64{Gentle: 0.5, HalfPace: 0.65, RallyPace: 0.82, GamePace: 1}
 
+// AboveHead is how hard somebody strikes above the head who strikes so hard beside the body, both as a share of an adult
+// tournament player: reach and technique count for more there. Common practice, no source.
+func AboveHead(power float64) float64 { return math.Pow(power, 1.15) }
+
 // By is what the flight of a stroke is chosen by when somebody plays it as hard as a share of an adult tournament
 // player on a court, to a place so far beyond the net; false where it goes by its pace.
 func By(c court.Court, stroke Stroke, pace Pace, power, beyond float64) (flight.By, float64, bool) {
@@ -46,7 +52,7 @@ func By(c court.Court, stroke Stroke, pace Pace, power, beyond float64) (flight.
 		}
 	}
 	if v, ok := in.First[stroke]; ok {
-		return flight.BySpeed, v * power * paceShare[pace], true
+		return flight.BySpeed, v * AboveHead(power) * paceShare[pace], true
 	}
 	if v, ok := in.Apex[stroke]; ok {
 		return flight.ByApex, v, true
