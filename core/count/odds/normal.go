@@ -111,7 +111,7 @@ func (r rect) area() area {
 
 // disc is a circle as far as it lies in a rectangle.
 func disc(centre court.Point, radius float64, in rect) area {
-	breaks := []float64{centre.X - radius}
+	breaks := []float64{in.left, in.right}
 	// Where the circle crosses the ends of the rectangle its outline turns.
 	for _, y := range []float64{in.bottom, in.top} {
 		if d := math.Abs(y - centre.Y); d < radius {
@@ -119,7 +119,6 @@ func disc(centre court.Point, radius float64, in rect) area {
 			breaks = append(breaks, centre.X-half, centre.X+half)
 		}
 	}
-	breaks = append(breaks, centre.X+radius, in.left, in.right)
 	slices.Sort(breaks)
 	return area{breaks: breaks, round: radius, centre: centre.X, between: func(x float64) []span {
 		half := math.Sqrt(math.Max(0, radius*radius-(x-centre.X)*(x-centre.X)))

@@ -8,6 +8,8 @@ import (
 
 	"hodometer/core/count/odds"
 	"hodometer/core/people/student"
+	"hodometer/core/sport/court"
+	"hodometer/core/sport/sports"
 	"hodometer/internal/long"
 )
 
@@ -106,4 +108,43 @@ func TestWhatTheNextBallsWillBe(t *testing.T) {
 		require.True(t, 0 <= low && low <= high && high <= n)
 		require.True(t, 0 <= r.Low && r.Low < r.Mean && r.Mean < r.High && r.High <= 1)
 	})
+}
+
+// By hand: who is thought to make one in ten, on six balls (a beta distribution of 0.6 and 5.4), makes none of the next
+// three 5.4 × 6.4 × 7.4 ÷ (6 × 7 × 8) = 76 times in 100: the middle eight in ten begin at none.
+func TestTheNextFewBallsByHand(t *testing.T) {
+	t.Parallel()
+	rate := odds.Estimate(odds.Prior{Rate: 0.1}, nil, nil).Rate
+	low, high := rate.Next(3)
+	require.Equal(t, []int{0, 1}, []int{low, high})
+}
+
+// A rate that was counted makes a scatter as wide as it says: the share in the net goes along, and none and all stay.
+func TestACountedRateWidensTheScatter(t *testing.T) {
+	t.Parallel()
+	c, err := sports.Court("tennis")
+	require.NoError(t, err)
+	shape, err := c.Shape(court.Ring(1.5, court.At(0, 8)), court.Singles)
+	require.NoError(t, err)
+	ground, err := odds.OnGround(c, shape, court.Singles)
+	require.NoError(t, err)
+	aim := court.Point{Y: 8}
+	for _, net := range []float64{0, 0.1, 1} {
+		s := odds.Scatter{Normal: odds.Normal{SX: 1, SY: 1}, Net: net}
+		own := ground.Shares(s, aim).In
+		wider, narrower := ground.Calibrated(s, aim, own/2), ground.Calibrated(s, aim, (1+own)/2)
+		if net == 1 {
+			require.InDelta(t, 1, wider.Net, 1e-9)
+			continue
+		}
+		require.InDelta(t, own/2, ground.Shares(wider, aim).In, 1e-3)
+		require.InDelta(t, (1+own)/2, ground.Shares(narrower, aim).In, 1e-3)
+		require.Greater(t, wider.SX, narrower.SX)
+		if net == 0 {
+			require.InDelta(t, 0, wider.Net, 1e-9)
+		} else {
+			require.Greater(t, wider.Net, net)
+			require.Less(t, narrower.Net, net)
+		}
+	}
 }

@@ -124,9 +124,7 @@ func (g Ground) Calibrated(s Scatter, aim court.Point, rate float64) Scatter {
 		c := s
 		c.X, c.Y, c.SX, c.SY = by*s.X, by*s.Y, by*s.SX, by*s.SY
 		c.Normal = c.steady()
-		if s.Net > 0 && s.Net < 1 {
-			c.Net = below(mathext.NormalQuantile(s.Net) / by)
-		}
+		c.Net = below(mathext.NormalQuantile(s.Net) / by)
 		return c
 	}
 	low, high := 0.1, 5.0

@@ -83,3 +83,16 @@ func TestAGroupAtAGame(t *testing.T) {
 	gone.Rules.End = game.End{}
 	require.Nil(t, withGame(t, gone, 2, 1, 10).Game, "a game that makes no sense any more is none")
 }
+
+// By hand: a game with a coach on court misses one player fewer.
+func TestTheCoachStandsInForOne(t *testing.T) {
+	for _, stored := range library.Games() {
+		d := stored.Document
+		missing := d.Rules.Players()
+		if d.Rules.Coach {
+			missing--
+		}
+		s := withGame(t, d, 1, 1, 10)
+		require.Equal(t, max(0, missing-1), s.Game.Missing, d.Name)
+	}
+}
