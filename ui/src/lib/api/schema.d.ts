@@ -4891,7 +4891,7 @@ export interface components {
             long: number;
             /**
              * Format: double
-             * @description Into the net, or down before it
+             * @description Into the net, or down before where a ball is in
              */
             net: number;
             /**
