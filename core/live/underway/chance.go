@@ -31,7 +31,7 @@ func (k *Kit) chances(
 	}
 	s, block := t.Blocks[on], k.Document.Blocks[on]
 	rates := k.rates(block.ID, block.Continues)
-	play := s.Load.Need - s.Load.SetUp
+	play := min(s.Load.Need-s.Load.SetUp, s.End-s.Start-s.SetUp)
 	if rates == nil || play <= 0 {
 		return nil
 	}
