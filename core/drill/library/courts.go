@@ -250,7 +250,7 @@ func keeperOfTheNet() drill.Document {
 				What:   score.Ball,
 				Tasks:  []int{0},
 				Target: target(farHalf()),
-				Goals:  score.Course{{Kind: score.Total, Count: 14}},
+				Goals:  score.Course{{Kind: score.Total, Count: 15}},
 			},
 			drill.Measure{
 				Name:   "volleys",
@@ -258,7 +258,7 @@ func keeperOfTheNet() drill.Document {
 				Tasks:  []int{1},
 				Stroke: sports.ForehandVolley,
 				Target: target(court.Target{Kind: court.BoxTarget, Box: "near-half"}),
-				Goals:  score.Course{{Kind: score.Total, Count: 14}},
+				Goals:  score.Course{{Kind: score.Total, Count: 15}},
 			},
 		),
 		Cues: []string{"Drive at the feet of the volleyer", "Paddle out in front"},

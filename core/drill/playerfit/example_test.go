@@ -20,6 +20,6 @@ func ExampleKnow() {
 		fmt.Printf("%s: %.0f of 100 balls\n", level, 100*known.Priors[0].Rate)
 	}
 	// Output:
-	// beginner: 6 of 100 balls
+	// beginner: 7 of 100 balls
 	// club player: 20 of 100 balls
 }

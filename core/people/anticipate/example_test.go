@@ -35,6 +35,6 @@ func ExampleQuestion_Answer() {
 		fmt.Printf("%s: %.0f of 100 are held\n", stand.School, 100*stand.Held)
 	}
 	// Output:
-	// back to the middle: 55 of 100 are held
+	// back to the middle: 56 of 100 are held
 	// to the likely reply: 77 of 100 are held
 }

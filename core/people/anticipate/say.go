@@ -6,6 +6,7 @@ import (
 	"strings"
 
 	"hodometer/core/basics/metric"
+	"hodometer/core/basics/say"
 	"hodometer/core/basics/units"
 	"hodometer/core/sport/court"
 )
@@ -26,6 +27,9 @@ func (a Answer) Say(s Stand, tape court.Tape) string {
 		}
 	}
 	if lost := a.givenUp(s); len(lost) > 0 {
+		if s.School == LeastBad {
+			return say.Of("stand.not all", sentence, units.And(lost)).String()
+		}
 		return sentence + "; you give up " + units.And(lost)
 	}
 	return sentence + "; nothing is given up"

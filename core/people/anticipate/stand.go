@@ -169,7 +169,7 @@ func (b board) score(school School, s Stand) float64 {
 	cost := walk * s.At.Distance(Middle(b.Situation, b.World.Court))
 	switch school {
 	case LeastBad:
-		return 1 + s.Least + 0.01*s.Held - cost
+		return 1 + s.Least + 0.1*s.Held - cost
 	case CoverAndConcede:
 		sum := 0.0
 		for i, held := range s.Each {

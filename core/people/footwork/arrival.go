@@ -35,7 +35,7 @@ func (a arrival) verdict() Verdict {
 // comfort, meeting it later than wanted, and meeting it below the net. Our own choice, tried on relations: no source.
 const (
 	byHurry = 0.8
-	byShort = 0.3
+	byShort = 0.45
 	byLate  = 0.3
 	byLow   = 0.5
 	byFast  = 0.25 // for each time that it comes in faster than at rally pace
@@ -62,8 +62,8 @@ func (d Drill) loosened(a arrival) float64 {
 // hurriedBy is the part of it that is hurry, and being late.
 func (a arrival) hurriedBy() float64 {
 	loose := 1 + byHurry*math.Max(0, a.needed/math.Max(a.available, 1e-3)-easyShare)
-	if a.needed > a.available {
-		loose += byShort
+	if a.needed > a.available { // in a lunge, which is no emergency until it is a full one
+		loose += byShort * math.Min(1, (a.needed-a.available)/math.Max(a.needed-a.reaching, 1e-3))
 	}
 	if a.late {
 		loose += byLate

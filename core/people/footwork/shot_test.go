@@ -147,17 +147,16 @@ func TestAFastOrSpinningBallIsHarder(t *testing.T) {
 	for _, c := range []struct {
 		m    footwork.Interception
 		spin float64 // of the rim against rally pace: 0.0335 m × 2500 turns a minute ÷ 17 m/s
-	}{{easy, 0}, {fast, 0}, {volley(19, 2500), 0.0335 * 2500 * 2 * math.Pi / 60 / 17}} {
+	}{{easy, 0}, {volley(19, 2500), 0.0335 * 2500 * 2 * math.Pi / 60 / 17}} {
 		m := c.m
 		low := 1 + 0.5*math.Max(0, 1-m.Where.Z/0.914)
+		require.LessOrEqual(t, m.Needed, m.Available, "in comfort")
 		hurry := 1 + 0.8*math.Max(0, m.Needed/m.Available-0.75)
-		if m.Needed > m.Available {
-			hurry += 0.3
-		}
 		if m.Late {
 			hurry += 0.3
 		}
 		require.InDelta(t, hurry*low*(1+0.25*math.Max(0, m.Incoming/17-1)+0.1*c.spin), m.Loose, 0.003)
 	}
 	require.InDelta(t, 1.0735, 1+0.25*(22.0/17-1), 1e-3)
+	require.Greater(t, fast.Loose, easy.Loose+0.25*(fast.Incoming/17-1)-1e-3)
 }
