@@ -1,9 +1,13 @@
 package footwork
 
 import (
+	"math"
 	"testing"
 
 	"github.com/stretchr/testify/require"
+
+	"hodometer/core/sport/flight"
+	"hodometer/core/sport/sports"
 )
 
 // By hand: a ball that is there after a second, for which the run takes so long, and in a lunge half a second less. At
@@ -17,4 +21,17 @@ func TestALungeIsNoEmergency(t *testing.T) {
 	}
 	late := arrival{contact: contact{late: true}, needed: 0.5, available: 1}
 	require.InDelta(t, 1.3, late.hurriedBy(), 1e-9)
+}
+
+// By hand: a tennis ball that comes in at 22 m/s, where rally pace is 17, makes the reply 1 + 0.25 × (22/17 − 1) = 1.07
+// times as wide, and one whose rim turns at 0.0335 m × 2500 turns a minute = 8.8 m/s 1 + 0.1 × 8.8/17 = 1.05 times.
+func TestAFastOrSpinningBallIsFierce(t *testing.T) {
+	t.Parallel()
+	c, err := sports.Court("tennis")
+	require.NoError(t, err)
+	d := Drill{World: sports.World(c, "")}
+	spinning := flown{launch: flight.Launch{Spin: flight.Vec{X: 2500 * 2 * math.Pi / 60}}}
+	require.InDelta(t, 1.0735, d.fierce(flown{}, flight.State{V: flight.Vec{Y: 22}}), 1e-4)
+	require.InDelta(t, 1, d.fierce(flown{}, flight.State{V: flight.Vec{Y: 17}}), 1e-12)
+	require.InDelta(t, 1.0516, d.fierce(spinning, flight.State{V: flight.Vec{Y: 12}}), 1e-4)
 }
