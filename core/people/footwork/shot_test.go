@@ -126,21 +126,3 @@ func TestAHighVolleyIsSaidToBe(t *testing.T) {
 		}
 	})
 }
-
-// A ball that comes in faster scatters the reply more.
-func TestAFastBallIsHarder(t *testing.T) {
-	volley := func(speed float64) footwork.Interception {
-		d := sideToSide(t, 8)
-		d.Starts, d.Pattern.Sequences = []court.Point{{X: -0.3, Y: -2.5}}, 1
-		d.Feeder = court.Point{Y: 11}
-		d.Pattern.Tasks = []feed.Task{
-			{Stroke: sports.ForehandVolley, Landing: court.At(0.5, -8), By: flight.BySpeed, Value: speed},
-		}
-		m := line(t, d, clubPlayer).Interceptions[0]
-		require.NotNil(t, m.Where, "%g m/s", speed)
-		return m
-	}
-	easy, fast := volley(19), volley(27)
-	require.Greater(t, fast.Incoming, easy.Incoming)
-	require.Greater(t, fast.Loose, easy.Loose)
-}
