@@ -123,9 +123,14 @@ func rows(what string, a asked, of func(Played) float64, ranges map[student.Leve
 	return list
 }
 
-// adults are the ranges of a beginner, a club and a tournament player.
-func adults(beginner, club, tournament [2]float64) map[student.Level][2]float64 {
+// adults are the ranges of a beginner, a club and a tournament player, each from and to.
+func adults(b1, b2, c1, c2, t1, t2 float64) map[student.Level][2]float64 {
 	return map[student.Level][2]float64{
-		student.Beginner: beginner, student.Club: club, student.Tournament: tournament,
+		student.Beginner: {b1, b2}, student.Club: {c1, c2}, student.Tournament: {t1, t2},
 	}
+}
+
+// only is the range of one level.
+func only(level student.Level, low, high float64) map[student.Level][2]float64 {
+	return map[student.Level][2]float64{level: {low, high}}
 }

@@ -47,30 +47,27 @@ func tennis() []Row {
 	}
 	volley := asked{
 		on: "tennis", method: feed.ByRacket, feeder: at(0, 9), start: at(0, -3),
-		task: feed.Task{Stroke: sports.ForehandVolley, Landing: court.At(0.7, -4.5), Contact: feed.OutOfTheAir, Pace: sports.HalfPace},
+		task: feed.Task{
+			Stroke: sports.ForehandVolley, Landing: court.At(0.7, -4.5), Contact: feed.OutOfTheAir, Pace: sports.HalfPace,
+		},
 	}
 	first := served("tennis", 0.6, -11.5, sports.GamePace)
-	one := [2]float64{0.3, 0.5}
-	met := [2]float64{0.8, 1.7}
-	child := func(red [2]float64) map[student.Level][2]float64 {
-		return map[student.Level][2]float64{student.Red: red}
-	}
 	return slices.Concat(
-		rows("tennis rally ball in", ground, in, adults([2]float64{0.65, 0.85}, [2]float64{0.87, 0.95}, [2]float64{0.92, 0.98})),
-		rows("of its errors, in the net", ground, netShare, adults(one, one, one)),
-		rows("first serve in", first, in, adults([2]float64{0.25, 0.45}, [2]float64{0.48, 0.62}, [2]float64{0.55, 0.68})),
+		rows("tennis rally ball in", ground, in, adults(0.65, 0.85, 0.87, 0.95, 0.92, 0.98)),
+		rows("of its errors, in the net", ground, netShare, adults(0.3, 0.5, 0.3, 0.5, 0.3, 0.5)),
+		rows("first serve in", first, in, adults(0.25, 0.45, 0.48, 0.62, 0.55, 0.68)),
 		rows("second serve in", served("tennis", 0.6, -11.5, sports.RallyPace), in,
-			adults([2]float64{0.5, 0.75}, [2]float64{0.80, 0.90}, [2]float64{0.88, 0.95})),
-		rows("red court: rally ball in", rally("tennis-red", 10.97), in, child([2]float64{0.5, 0.75})),
-		rows("red court: first serve in", served("tennis-red", 0.4, -5.6, sports.GamePace), in, child([2]float64{0.45, 0.7})),
-		rows("full court: rally ball in", ground, in, child([2]float64{0, 0.35})),
-		rows("full court: first serve in", first, in, child([2]float64{0, 0.2})),
-		rows("rally forehand, m/s", ground, speed, adults([2]float64{12, 18}, [2]float64{18, 25}, [2]float64{25, 33})),
-		rows("overhead, m/s", overhead, speed, adults([2]float64{14, 22}, [2]float64{22, 33}, [2]float64{32, 46})),
-		rows("first serve, m/s", first, speed, adults([2]float64{18, 30}, [2]float64{32, 43}, [2]float64{44, 56})),
+			adults(0.5, 0.75, 0.80, 0.90, 0.88, 0.95)),
+		rows("red court: rally ball in", rally("tennis-red", 10.97), in, only(student.Red, 0.5, 0.75)),
+		rows("red court: first serve in", served("tennis-red", 0.4, -5.6, sports.GamePace), in, only(student.Red, 0.45, 0.7)),
+		rows("full court: rally ball in", ground, in, only(student.Red, 0, 0.35)),
+		rows("full court: first serve in", first, in, only(student.Red, 0, 0.2)),
+		rows("rally forehand, m/s", ground, speed, adults(12, 18, 18, 25, 25, 33)),
+		rows("overhead, m/s", overhead, speed, adults(14, 22, 22, 33, 32, 46)),
+		rows("first serve, m/s", first, speed, adults(18, 30, 32, 43, 44, 56)),
 		rows("in the last 1.4 m", ground.to(court.StripAlong("far-baseline", 1.4)), in,
-			adults([2]float64{0.05, 0.2}, [2]float64{0.12, 0.3}, [2]float64{0.25, 0.45})),
-		rows("volley at ease met at, m", volley, func(p Played) float64 { return height(p) }, adults(met, met, met)),
+			adults(0.05, 0.2, 0.12, 0.3, 0.25, 0.45)),
+		rows("volley at ease met at, m", volley, height, adults(0.8, 1.7, 0.8, 1.7, 0.8, 1.7)),
 	)
 }
 
@@ -95,9 +92,11 @@ func badminton() []Row {
 	short := served("badminton", 0.5, -2.3, sports.RallyPace)
 	short.task.Reply = &low
 	return slices.Concat(
-		rows("badminton smash, m/s", smash, speed, adults([2]float64{25, 40}, [2]float64{45, 62}, [2]float64{60, 85})),
-		rows("short serve that is low and in", short, in, adults([2]float64{0.2, 0.55}, [2]float64{0.6, 0.85}, [2]float64{0.85, 0.95})),
-		rows("tight drop", drop.to(court.Target{Kind: court.BoxTarget, Mark: &tight, Width: 3, Depth: 1.5}), in, adults([2]float64{0.1, 0.3}, [2]float64{0.3, 0.6}, [2]float64{0.55, 0.8})),
+		rows("badminton smash, m/s", smash, speed, adults(25, 40, 45, 62, 60, 85)),
+		rows("short serve that is low and in", short, in,
+			adults(0.2, 0.55, 0.6, 0.85, 0.85, 0.95)),
+		rows("tight drop", drop.to(court.Target{Kind: court.BoxTarget, Mark: &tight, Width: 3, Depth: 1.5}), in,
+			adults(0.1, 0.3, 0.3, 0.6, 0.55, 0.8)),
 	)
 }
 
@@ -106,7 +105,8 @@ func table() []Row {
 		on: "table-tennis", method: feed.ByRacket, feeder: at(0, 1.5), start: at(0, -1.9),
 		task: task(sports.Loop, sports.RallyPace, 0.3, -1.0),
 	}
-	return rows("table: rally topspin on the table", loop, in, adults([2]float64{0.6, 0.8}, [2]float64{0.85, 0.94}, [2]float64{0.92, 0.98}))
+	return rows("table: rally topspin on the table", loop, in,
+		adults(0.6, 0.8, 0.85, 0.94, 0.92, 0.98))
 }
 
 func squash() []Row {
@@ -114,8 +114,9 @@ func squash() []Row {
 		on: "squash", method: feed.Partner, feeder: at(0.4, 1.2), start: at(0.4, -1.8),
 		task: feed.Task{Stroke: sports.Drive, Landing: court.At(1.5, -2.5), Contact: feed.Falling, Pace: sports.Gentle},
 	}
-	return rows("squash: length to the back quarter", length.to(court.Target{Kind: court.BoxTarget, Box: "back-right"}), in,
-		adults([2]float64{0.2, 0.45}, [2]float64{0.45, 0.7}, [2]float64{0.65, 0.85}))
+	back := court.Target{Kind: court.BoxTarget, Box: "back-right"}
+	return rows("squash: length to the back quarter", length.to(back), in,
+		adults(0.2, 0.45, 0.45, 0.7, 0.65, 0.85))
 }
 
 func padel() []Row {
@@ -123,11 +124,8 @@ func padel() []Row {
 		on: "padel", method: feed.ByRacket, feeder: at(0, 8), start: at(0, -8.5),
 		task: task(sports.Forehand, sports.RallyPace, 0.8, -6.5),
 	}
-	club := func(low, high float64) map[student.Level][2]float64 {
-		return map[student.Level][2]float64{student.Club: {low, high}}
-	}
 	return slices.Concat(
-		rows("padel: serve in", served("padel", 0.6, -7.2, sports.RallyPace), in, club(0.75, 0.92)),
-		rows("padel: rally ball in", ground, in, club(0.85, 0.95)),
+		rows("padel: serve in", served("padel", 0.6, -7.2, sports.RallyPace), in, only(student.Club, 0.75, 0.92)),
+		rows("padel: rally ball in", ground, in, only(student.Club, 0.85, 0.95)),
 	)
 }

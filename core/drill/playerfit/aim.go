@@ -65,8 +65,8 @@ func climbed(best replies, try func(y float64) (replies, bool)) replies {
 	return best
 }
 
-// deep is how many standard deviations along the court, of a metre at most, a target reaches that may have more than one
-// best depth.
+// deep is how many standard deviations along the court, of a metre at most, a target reaches that may have more than
+// one best depth.
 const deep = 3
 
 // depths is from where to where along the court balls are aimed: as far as they are good, and where a wall says that,

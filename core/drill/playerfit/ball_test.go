@@ -123,8 +123,8 @@ func TestOutOfReachIsNeverMade(t *testing.T) {
 	require.Greater(t, hurried, 20)
 }
 
-// R3: a better level never makes fewer of the same drill, whoever plays it and however fast. Where one ball is played on
-// and on it comes from a partner of that level too, and faster: that is not the same ball.
+// R3: a better level never makes fewer of the same drill, whoever plays it and however fast. Where one ball is played
+// on and on it comes from a partner of that level too, and faster: that is not the same ball.
 func TestABetterLevelNeverMakesFewer(t *testing.T) {
 	t.Parallel()
 	levels := []student.Level{student.Beginner, student.Improver, student.Club, student.Tournament}

@@ -60,18 +60,26 @@ func BenchmarkGoalsOfTheLibrary(b *testing.B) {
 	b.ReportMetric(float64(least[len(least)-1].Microseconds()), "µs/slowest")
 }
 
-// Every goal of the library suits the level that its drill is written for: one player meets it 2 to 9 times in 10 in the
-// turns of the drill. Not asked are those that say that they are work for several lessons, measures that follow one
-// another, which share their time, and the strip of which the trade wants 25 together (common practice, no source).
+// Every goal of the library suits the level that its drill is written for: one player meets it 2 to 9 times in 10 in
+// the turns of the drill. Not asked are those that say that they are work for several lessons, measures that follow
+// one another, which share their time, and the strip of which the trade wants 25 together (common practice, no
+// source).
 func TestGoalsOfTheLibrarySuitTheirLevel(t *testing.T) {
 	t.Parallel()
 	asked := 0
 	for _, stored := range library.All() {
 		d := stored.Document
-		if d.Order.Follow() || d.Name == "Last Stretch" || strings.Contains(d.Summary, "several lessons") || strings.Contains(d.Summary, "one lesson") {
+		if d.Order.Follow() || d.Name == "Last Stretch" || strings.Contains(d.Summary, "several lessons") ||
+			strings.Contains(d.Summary, "one lesson") {
 			continue
 		}
-		known, err := playerfit.Know(t.Context(), d, d.PlayerFor(d.Written(), student.RightHand), d.Written(), coach.Default())
+		known, err := playerfit.Know(
+			t.Context(),
+			d,
+			d.PlayerFor(d.Written(), student.RightHand),
+			d.Written(),
+			coach.Default(),
+		)
 		require.NoError(t, err)
 		for i, m := range d.Measures {
 			if m.What == score.Time {

@@ -144,8 +144,8 @@ func (j *judge) placed(t feed.Task, g goal, anywhere bool, try func(at court.Poi
 	return bestAim(g, anywhere, try)
 }
 
-// aimed is the reply to a ball that is aimed at a place, with so much of its speed. By its pace it passes the net by so many standard deviations of its height
-// there, higher than its pace says where it has to.
+// aimed is the reply to a ball that is aimed at a place, with so much of its speed. By its pace it passes the net by
+// so many standard deviations of its height there, higher than its pace says where it has to.
 func (j *judge) aimed(t feed.Task, g goal, met flight.Vec, loose float64, at court.Point, share float64) (
 	replies,
 	error,

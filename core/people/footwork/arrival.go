@@ -124,8 +124,8 @@ func (d Drill) arrive(c contact, stroke sports.Stroke, p Player, from court.Poin
 	return a
 }
 
-// handier says whether of two contacts that are otherwise as good the first one is met nearer to the height of the chest
-// at ease, and in a hurry with more time to spare.
+// handier says whether of two contacts that are otherwise as good the first one is met nearer to the height of the
+// chest at ease, and in a hurry with more time to spare.
 func (d Drill) handier(a, than arrival, p Player) bool {
 	if a.verdict() != Easy {
 		return a.available-a.needed > than.available-than.needed

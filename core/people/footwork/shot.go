@@ -33,9 +33,9 @@ func (d Drill) BySpeed(t feed.Task) bool {
 }
 
 // shot is the launch of a stroke from where the ball is met: a serve, a smash or a drive by the speed at which it
-// leaves, or a little slower where it has to be, a lob or a clear by how high it goes, a drop by its way over the net, and
-// the others by their pace. The error wraps flight.ErrImpossible where it cannot be played, also where the player does
-// not strike so hard.
+// leaves, or a little slower where it has to be, a lob or a clear by how high it goes, a drop by its way over the
+// net, and the others by their pace. The error wraps flight.ErrImpossible where it cannot be played, also where the
+// player does not strike so hard.
 func (d Drill) shot(t feed.Task, from flight.Vec, landing court.Point) (flight.Launch, error) {
 	var l flight.Launch
 	var err error

@@ -35,9 +35,9 @@ func shuttle(
 	return l, d.World.Follow(l, 1)
 }
 
-// A smash leaves a club player at 45 to 62 m/s and a tournament player at 60 to 85 (from memory), and takes 0.3 to 0.6 s
-// over 8 m (by the drag law of Cohen, Darbois-Texier, Quéré and Clanet, New J. Phys. 17 (2015) 063001), a clear and a lift go over everybody's reach, and a drive stays
-// low.
+// A smash leaves a club player at 45 to 62 m/s and a tournament player at 60 to 85 (from memory), and takes 0.3 to
+// 0.6 s over 8 m (by the drag law of Cohen, Darbois-Texier, Quéré and Clanet, New J. Phys. 17 (2015) 063001), a clear
+// and a lift go over everybody's reach, and a drive stays low.
 func TestShuttlesFlyAsTheyDoInPlay(t *testing.T) {
 	between := map[student.Level][2]float64{student.Club: {45, 62}, student.Tournament: {60, 85}}
 	for _, level := range []student.Level{student.Club, student.Tournament} {

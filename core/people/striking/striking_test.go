@@ -32,7 +32,12 @@ func TestABetterLevelIsTruer(t *testing.T) {
 			require.LessOrEqual(t, striking.Mishit(level), striking.Mishit(levels[i]))
 		}
 	}
-	require.Equal(t, striking.Scatter("", "", false), striking.Scatter("nobody", court.Tennis, false), "who is not known is a club player")
+	require.Equal(
+		t,
+		striking.Scatter("", "", false),
+		striking.Scatter("nobody", court.Tennis, false),
+		"who is not known is a club player",
+	)
 }
 
 // Other constants are on until they are taken back.

@@ -17,8 +17,8 @@ const (
 	GamePace  Pace = "game pace"
 )
 
-// Speed is the mean speed over the ground of a pace on a court, m/s. Small courts are played slower, by a little more than
-// in proportion to their length, so that a ball is on its way at least as long (common practice, no source).
+// Speed is the mean speed over the ground of a pace on a court, m/s. Small courts are played slower, by a little more
+// than in proportion to their length, so that a ball is on its way at least as long (common practice, no source).
 func (p Pace) Speed(c court.Court) float64 {
 	s := Of(c.Sport)
 	if len(s.Courts) == 0 {

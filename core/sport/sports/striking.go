@@ -33,8 +33,8 @@ type Striking struct {
 // pace.
 var paceShare = map[Pace]float64{Gentle: 0.5, HalfPace: 0.65, RallyPace: 0.82, GamePace: 1}
 
-// AboveHead is how hard somebody strikes above the head who strikes so hard beside the body, both as a share of an adult
-// tournament player: reach and technique count for more there. Common practice, no source.
+// AboveHead is how hard somebody strikes above the head who strikes so hard beside the body, both as a share of an
+// adult tournament player: reach and technique count for more there. Common practice, no source.
 func AboveHead(power float64) float64 { return math.Pow(power, 1.15) }
 
 // By is what the flight of a stroke is chosen by when somebody plays it as hard as a share of an adult tournament
