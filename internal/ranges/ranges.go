@@ -6,6 +6,7 @@ import (
 	"context"
 	"fmt"
 
+	"hodometer/core/count/score"
 	"hodometer/core/drill"
 	"hodometer/core/drill/library"
 	"hodometer/core/drill/playerfit"
@@ -46,6 +47,9 @@ func (a asked) drill(level student.Level) (drill.Document, error) {
 	}
 	d.Stroke, d.Pattern.Method, d.Pattern.Tasks = a.task.Stroke, a.method, []feed.Task{a.task}
 	d.Measures[0].Target = a.target
+	if a.task.Kind == feed.ShadowTask {
+		d.Measures[0].What, d.Measures[0].Counts.By = score.Repetition, drill.ByMovement
+	}
 	d.Places = []drill.Place{
 		{Kind: drill.Start, Mark: court.At(a.start.X, a.start.Y)},
 		{Kind: drill.Feeder, Mark: court.At(a.feeder.X, a.feeder.Y)},

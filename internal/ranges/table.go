@@ -10,7 +10,7 @@ import (
 )
 
 // All are all rows.
-func All() []Row { return slices.Concat(tennis(), badminton(), table(), squash(), padel()) }
+func All() []Row { return slices.Concat(tennis(), badminton(), table(), squash(), padel(), tempo()) }
 
 func at(x, y float64) court.Point { return court.Point{X: x, Y: y} }
 

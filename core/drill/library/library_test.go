@@ -106,7 +106,7 @@ func TestEveryVerdictOfTheLibrary(t *testing.T) {
 		"Soft Landing":      {working, easy},
 		"Cones on the Line": {working, easy},
 		"The Tour": append(
-			[]footwork.Verdict{easy, easy, easy, easy, easy, easy, easy, easy, stretched},
+			[]footwork.Verdict{easy, easy, easy, easy, working, easy, working, easy, stretched},
 			easy,
 			working,
 			easy,

@@ -25,7 +25,7 @@ func (a arrival) verdict() Verdict {
 		return OutOfReach
 	case a.late, a.needed > a.available:
 		return Stretched
-	case a.needed > easyShare*a.available:
+	case a.low, a.needed > easyShare*a.available:
 		return Working
 	}
 	return Easy

@@ -47,6 +47,7 @@ const (
 	known      = 0.6  // of the reaction is needed for a ball that the player knows before
 	lowest     = 0.20 // metres above the court at which a ball is still met
 	comfort    = 0.42 // of the overhead reach: where a ball that bounces high is met
+	hip        = 0.30 // of it: below, a ball out of the air is a low one
 	chest      = 0.50 // of it: where a ball out of the air is met best
 	volleyHigh = 0.80 // of the overhead reach: the highest a volley is met
 	// of it: where a ball is met above the head, 1.35 to 1.55 times the body (common practice, no source)
@@ -66,6 +67,7 @@ type contact struct {
 	at   flight.State
 	how  feed.Moment
 	late bool // later than was wanted, or in another way
+	low  bool // out of the air and below the hip: that is work
 }
 
 // contacts lists where a ball of a task may be met: the wanted moment first, then later ones until the
@@ -82,17 +84,17 @@ func (d Drill) contacts(f flown, path flight.Path, p Player) []contact {
 		for i := range steps {
 			s := path.At(from + (to-from)*(float64(i)+0.5)/float64(steps))
 			if z := s.P.Z + d.World.Court.Above; z >= low && z <= high && d.onHalf(s.P, f) {
-				list = append(list, contact{s, how, late})
+				list = append(list, contact{at: s, how: how, late: late, low: how == feed.OutOfTheAir && z < hip*p.High})
 			}
 		}
 	}
 	floor := lowest + d.World.Court.Above
 	if f.task.Served() {
 		if sports.Of(d.World.Court.Sport).Serving.Bounced && bounced {
-			return []contact{{d.top(path, first, end), feed.AtTheTop, false}}
+			return []contact{{at: d.top(path, first, end), how: feed.AtTheTop}}
 		}
 		if s, ok := path.Passes(d.served(p), 0, false); ok {
-			list = append(list, contact{s, feed.OutOfTheAir, false})
+			list = append(list, contact{at: s, how: feed.OutOfTheAir})
 		}
 		return list
 	}
@@ -112,7 +114,7 @@ func (d Drill) contacts(f flown, path flight.Path, p Player) []contact {
 				at = path.Top // it does not come so high
 			}
 			if at.T >= from && at.T <= stop && d.onHalf(at.P, f) {
-				list = append(list, contact{at, feed.OutOfTheAir, !ok && at.P.Z < volleyHigh*p.High})
+				list = append(list, contact{at: at, how: feed.OutOfTheAir, late: !ok && at.P.Z < volleyHigh*p.High})
 			}
 			within(math.Max(from, at.T), stop, floor, fullReach*p.High, 10, feed.OutOfTheAir, true) // met lower
 			return list
@@ -154,7 +156,7 @@ func (d Drill) contacts(f flown, path flight.Path, p Player) []contact {
 			how = feed.Falling // it does not come so far
 		}
 	}
-	list = append(list, contact{wanted, how, false})
+	list = append(list, contact{at: wanted, how: how})
 	within(wanted.T, end, floor, p.High, 8, feed.Falling, true)
 	return list
 }

@@ -102,9 +102,10 @@ func TestEachTimeAStepNearer(t *testing.T) {
 	require.Len(t, l.Interceptions, 4)
 	for i, m := range l.Interceptions[1:] {
 		before := l.Interceptions[i]
-		require.Greater(t, m.Body.Y, before.Body.Y+0.4, "met further in")
+		require.Greater(t, m.Body.Y, before.Body.Y, "met further in")
 		require.InDelta(t, -7+float64(i), m.From.Y, 0.1, "from a place that moves in")
 	}
+	require.Greater(t, l.Interceptions[3].Body.Y, l.Interceptions[0].Body.Y+1)
 	d.Pattern.Repeats[0].Nearer = -0.5
 	out := line(t, d, clubPlayer)
 	require.Less(t, out.Interceptions[3].Body.Y, out.Interceptions[0].Body.Y, "less than nothing is further back")

@@ -131,16 +131,17 @@ const hurried = 1.25
 
 // visit runs to a place that is to be touched, or where a stroke is shadowed, before the next task.
 func (t Timing) visit(m *mover, interception *Interception, f flown) {
-	const touch, shadow = 0.2, 0.35 // seconds, common practice, no source
+	const touch, shadow = 0.2, 0.3 // seconds, common practice, no source
 	from, back := m.at(t.Drill, t.player, interception.Release)
 	run := t.way(from, f.place, WayOut)
 	doing := touch
-	if f.task.Kind == feed.ShadowTask {
-		doing = shadow
+	if f.task.Kind == feed.ShadowTask { // the racket is where the stroke is, and the body a reach away from it
+		run, doing = run.upTo(math.Max(0, run.Length-t.player.Reach)), shadow
 	}
+	at := run.Places[len(run.Places)-1]
 	interception.Leaves = math.Max(interception.Release, m.free)
 	late := interception.Leaves - interception.Release
-	interception.From, interception.Body, interception.Route = from, f.place, run.Places
+	interception.From, interception.Body, interception.Route = from, at, run.Places
 	interception.Needed = late + t.player.Seconds(run.Length) + doing
 	interception.Available = t.Pattern.GapOf(t.Pattern.Tasks[interception.Task])
 	interception.Contact = interception.Release + interception.Needed - doing
@@ -152,7 +153,7 @@ func (t Timing) visit(m *mover, interception *Interception, f flown) {
 	}
 	m.runner.Metres += interception.Metres
 	m.runner.Work += t.player.Seconds(back.Length) + interception.Needed - late
-	m.place, m.free = f.place, interception.Release+interception.Needed
+	m.place, m.free = at, interception.Release+interception.Needed
 }
 
 // dropped is how long it takes to have the next ball ready and drop it, seconds. Common practice, no source.
