@@ -87,7 +87,7 @@ func badminton() []Row {
 	}
 	drop := smash
 	drop.task.Stroke = sports.Drop
-	tight := court.At(0.4, 0.75)
+	tight := court.At(0.4, 0.55)
 	low := court.At(-0.5, 2.35)
 	short := served("badminton", 0.5, -2.3, sports.RallyPace)
 	short.task.Reply = &low
@@ -95,7 +95,7 @@ func badminton() []Row {
 		rows("badminton smash, m/s", smash, speed, adults(25, 40, 45, 62, 60, 85)),
 		rows("short serve that is low and in", short, in,
 			adults(0.2, 0.55, 0.6, 0.85, 0.85, 0.95)),
-		rows("tight drop", drop.to(court.Target{Kind: court.BoxTarget, Mark: &tight, Width: 3, Depth: 1.5}), in,
+		rows("tight drop", drop.to(court.Target{Kind: court.BoxTarget, Mark: &tight, Width: 3, Depth: 1.1}), in,
 			adults(0.1, 0.3, 0.3, 0.6, 0.55, 0.8)),
 	)
 }
