@@ -316,7 +316,7 @@ test('a drill has a ladder of versions, chosen for a block, for one player, and 
   await drawer(page, 'Versions')
   await page.getByRole('button', { name: /as written$/ }).click()
   await drawer(page, 'What counts')
-  await expect(counts.getByText('10 made in all').first()).toBeVisible()
+  await expect(counts.getByText('5 made in all').first()).toBeVisible()
   await expect(counts.getByText(/into the circle within 1\.37 m/).first()).toBeVisible()
   await expect(page.getByText('All changes saved')).toBeVisible()
 
@@ -324,7 +324,7 @@ test('a drill has a ladder of versions, chosen for a block, for one player, and 
   await openLesson(page, demo, 'Noor and Teo')
   await addDrill(page, 'Coin in the Corner (my version)')
   const expected = page.getByRole('list', { name: 'What to expect' })
-  await expect(expected).toContainText('10 made in all')
+  await expect(expected).toContainText('5 made in all')
   await page.getByLabel('Version', { exact: true }).selectOption('All the time there is')
   await expect(expected).toContainText('6 made in all')
   await page.getByRole('tab', { name: 'Each player' }).click()

@@ -76,9 +76,9 @@ test('the reckoner finds an aim, a size and the pace of a rally on a phone', asy
   await page.setViewportSize({ width: 390, height: 844 })
   await page.goto(`${demo.url}/#/reckoner/target`)
   const said = page.getByLabel('The answer')
-  await expect(said).toContainText('of 100 balls 30 in the target')
+  await expect(said).toContainText('of 100 balls 21 in the target')
   await page.getByLabel('Player').selectOption('tournament player')
-  await expect(said).not.toContainText('of 100 balls 30 in')
+  await expect(said).not.toContainText('of 100 balls 21 in')
   await expect(page.getByText(/Best aim: .* inside the far baseline/)).toBeVisible()
   await expect(page.getByText(/is hit 7 of 10/)).toBeVisible()
   await fill(page, 'In from the right', '90 m')
@@ -96,11 +96,11 @@ test('goal and target are fitted to the student a drill is tried on', async ({ p
   await openDrill(page, 'Coin in the Corner')
   await drawer(page, 'What counts')
   await expect(page.getByText('nothing is known yet')).toBeVisible()
-  await expect(forTheGoal(page, 33)).toBeVisible()
+  await expect(forTheGoal(page, 24)).toBeVisible()
   await page.getByLabel('Try it on').selectOption({ label: 'Teo Brackwell' })
   await expect(page.getByText(/of 144 on this drill/)).toBeVisible()
   await expect(page.getByText(/dots are the 144 that were logged/)).toBeVisible()
-  await expect(forTheGoal(page, 15)).toBeVisible()
+  await expect(forTheGoal(page, 8)).toBeVisible()
 
   await page.getByRole('button', { name: 'Duplicate to change it' }).click()
   await expect(page.getByRole('heading', { name: 'Coin in the Corner (my version)' })).toBeVisible()
@@ -121,7 +121,7 @@ test('goal and target are fitted to the student a drill is tried on', async ({ p
   // Each of them is undone like any other change.
   for (let i = 0; i < 3; i++) await page.getByRole('button', { name: 'Undo' }).click()
   await expect(page.getByLabel('Within', { exact: true })).toHaveValue(before)
-  await expect(page.getByText('10 made in all')).toBeVisible()
+  await expect(page.getByText('5 made in all')).toBeVisible()
 })
 
 test('where balls land is noted courtside and seen on the bench', async ({ page, demo }) => {
@@ -139,7 +139,7 @@ test('where balls land is noted courtside and seen on the bench', async ({ page,
     await page.getByRole('button', { name: 'Next block' }).click()
     await expect(page.getByRole('region', { name: 'Time' })).toContainText(title)
   }
-  await expect(page.getByText(/Noor Haldane: 10 made in all. Now 0 of 10/)).toBeVisible()
+  await expect(page.getByText(/Noor Haldane: 5 made in all. Now 0 of 5/)).toBeVisible()
   await page.getByRole('button', { name: 'Note where balls land' }).click()
   const court = page.getByRole('group', { name: /^Where the ball landed/ })
   for (let i = 0; i < 8; i++) {

@@ -115,7 +115,7 @@ test('a serve is met at full reach and lands in the box across', async ({ page, 
   await openDrill(page, 'Four Corners')
   await page.getByRole('button', { name: /^Task 1:/ }).click()
   await page.getByText('its figures').click()
-  await expect(page.getByText(/out of the air at 2\.55 m/).first()).toBeVisible()
+  await expect(page.getByText(/out of the air at 2\.7 m/).first()).toBeVisible()
 })
 
 for (const [name, path] of [

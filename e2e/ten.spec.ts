@@ -252,7 +252,7 @@ test('on the road: a drill is swapped for its easier version', async ({ page, de
   await expect(road.getByRole('button', { name: /^\d\d:\d\d Coin in the Corner/ })).toHaveCount(0)
   // The drill stands in the lesson a second time now.
   await expect(road.getByRole('button', { name: /^\d\d:\d\d Both Verges, / })).toHaveCount(2)
-  await expect(page.getByRole('list', { name: 'What to expect' })).toContainText('4 in a row')
+  await expect(page.getByRole('list', { name: 'What to expect' })).toContainText('3 in a row')
   await page.getByRole('button', { name: 'Undo', exact: true }).click()
   await expect(road.getByRole('button', { name: /^\d\d:\d\d Coin in the Corner: More time, / })).toBeVisible()
 })
