@@ -100,7 +100,7 @@ test('goal and target are fitted to the student a drill is tried on', async ({ p
   await page.getByLabel('Try it on').selectOption({ label: 'Teo Brackwell' })
   await expect(page.getByText(/of 144 on this drill/)).toBeVisible()
   await expect(page.getByText(/dots are the 144 that were logged/)).toBeVisible()
-  await expect(forTheGoal(page, 8)).toBeVisible()
+  await expect(forTheGoal(page, 7)).toBeVisible()
 
   await page.getByRole('button', { name: 'Duplicate to change it' }).click()
   await expect(page.getByRole('heading', { name: 'Coin in the Corner (my version)' })).toBeVisible()

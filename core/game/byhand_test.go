@@ -72,3 +72,61 @@ func TestWhatCanBeTapped(t *testing.T) {
 	}
 	require.Empty(t, rules.Can(s, game.Near).Awards, "the game is over")
 }
+
+// How a game ends is said as it is: to as many for both, to so many for each, or for one of them only.
+func TestHowAGameEndsInWords(t *testing.T) {
+	t.Parallel()
+	for want, end := range map[string]game.End{
+		"To 5.": {Near: 5, Far: 5},
+		"The near side needs 10, the far side 5.": {Near: 10, Far: 5},
+		"The near side needs 4.":                  {Near: 4},
+		"The far side needs 4.":                   {Far: 4},
+	} {
+		rules := duel(0, 0)
+		rules.End = end
+		require.Contains(t, rules.Sentences(), want)
+	}
+}
+
+// By hand: of a choice that was right and two that were wrong one and two are counted.
+func TestChoicesAreCounted(t *testing.T) {
+	t.Parallel()
+	rules := duel(5, 5)
+	s, err := rules.Start([]string{"ann", "bea"})
+	require.NoError(t, err)
+	for _, right := range []bool{true, false, false} {
+		s, err = rules.Play(s, game.Event{Kind: game.Chose, Rally: 1, Side: game.Near, Right: right})
+		require.NoError(t, err)
+	}
+	require.Equal(t, [2]int{1, 2}, s.Choices)
+}
+
+// A pair goes up and down for 40 rounds at most.
+func TestUpAndDownEnds(t *testing.T) {
+	t.Parallel()
+	m := evening("a", "b")
+	m.Robin = &game.Robin{Minutes: 1, UpDown: true, Courts: 1}
+	for slot := 1; slot <= 45; slot++ {
+		m.Entered = append(m.Entered, game.Round{Near: []string{"a"}, Far: []string{"b"}, NearPoints: 1, Slot: slot})
+		m.Entered = append(m.Entered, game.Round{Near: []string{"b"}, Far: []string{"a"}, NearPoints: 1, Slot: slot})
+	}
+	fixtures, err := m.Fixtures()
+	require.NoError(t, err)
+	require.Len(t, fixtures, 40)
+}
+
+// By hand: at four all to five with two points a rally for the near side and one for the far, both at once: who has
+// more has won.
+func TestWhoWinsWhereOneGetsThereAlone(t *testing.T) {
+	t.Parallel()
+	rules := duel(2, 2)
+	s, err := rules.Start([]string{"ann", "bea"})
+	require.NoError(t, err)
+	for rally, side := range []game.Side{game.Far, game.Near, game.Far} {
+		require.False(t, s.Over)
+		s, err = rules.Play(s, game.Event{Kind: game.Won, Rally: rally + 1, Side: side})
+		require.NoError(t, err)
+	}
+	require.True(t, s.Over)
+	require.Equal(t, game.Far, s.Winner)
+}

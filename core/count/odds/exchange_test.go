@@ -101,3 +101,52 @@ func TestBadExchangesAreAnsweredInWords(t *testing.T) {
 	_, err = pair(t, "tennis").Answer(cancelled(t))
 	require.Error(t, err)
 }
+
+// Each figure of an exchange is bounded, and its bounds are good.
+func TestHowManyBallsMayBeWanted(t *testing.T) {
+	t.Parallel()
+	for name, c := range map[string]struct {
+		change func(e *odds.Exchange)
+		good   bool
+	}{
+		"one ball":           {func(e *odds.Exchange) { e.Wanted = 1 }, true},
+		"none":               {func(e *odds.Exchange) { e.Wanted = 0 }, false},
+		"as many as goes":    {func(e *odds.Exchange) { e.Wanted = 1000 }, true},
+		"one more":           {func(e *odds.Exchange) { e.Wanted = 1001 }, false},
+		"single balls":       {func(e *odds.Exchange) { e.Sets = 1 }, true},
+		"no set":             {func(e *odds.Exchange) { e.Sets = 0 }, false},
+		"no time":            {func(e *odds.Exchange) { e.Seconds = 0 }, false},
+		"at once":            {func(e *odds.Exchange) { e.Restart = 0 }, true},
+		"before the miss":    {func(e *odds.Exchange) { e.Restart = -1 }, false},
+		"on the net cord":    {func(e *odds.Exchange) { e.Height = 0 }, true},
+		"as high as it goes": {func(e *odds.Exchange) { e.Height = 12 }, true},
+		"higher":             {func(e *odds.Exchange) { e.Height = 12.1 }, false},
+		"in the net":         {func(e *odds.Exchange) { e.Near = 0 }, false},
+	} {
+		e := pair(t, "tennis")
+		c.change(&e)
+		require.Equal(t, c.good, e.Check() == nil, name)
+	}
+}
+
+// What becomes of balls to a place on the near half is what becomes of those to the one across the net.
+func TestTheNearHalfIsTheFarOneTurnedRound(t *testing.T) {
+	t.Parallel()
+	for _, id := range []court.ID{"tennis", "squash", "padel"} {
+		c, err := sports.Court(id)
+		require.NoError(t, err)
+		shares := func(side float64) odds.Shares {
+			at := court.Point{X: 0.5, Y: side * 0.35 * c.Length}
+			shape, err := c.Shape(court.Ring(1, court.At(at.X, at.Y)), court.Singles)
+			require.NoError(t, err)
+			ground, err := odds.OnGround(c, shape, court.Singles)
+			require.NoError(t, err)
+			return ground.Shares(odds.Scatter{Normal: odds.Normal{SX: 1, SY: 2}, Net: 0.05}, at)
+		}
+		far, near := shares(1), shares(-1)
+		require.InDelta(t, far.In, near.In, 1e-4, id)
+		require.InDelta(t, far.Long, near.Long, 1e-4, id)
+		require.InDelta(t, far.Short, near.Short, 1e-4, id)
+		require.InDelta(t, far.Net, near.Net, 1e-4, id)
+	}
+}

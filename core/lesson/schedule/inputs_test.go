@@ -51,3 +51,19 @@ func TestTheCourtOfALesson(t *testing.T) {
 	d.Space.Court = "table-tennis"
 	require.Equal(t, court.ID("table-tennis"), in.Court(d).ID)
 }
+
+// A number before a piece of equipment is how many there are; without one it is one, and so is none or less.
+func TestPiecesOfEquipment(t *testing.T) {
+	t.Parallel()
+	for line, want := range map[string]schedule.Piece{
+		"4 flat markers": {Count: 4, Name: "flat markers"},
+		"1 basket":       {Count: 1, Name: "basket"},
+		"ball machine":   {Count: 1, Name: "ball machine"},
+		"0 ropes":        {Count: 1, Name: "0 ropes"},
+		"-2 ropes":       {Count: 1, Name: "-2 ropes"},
+		"7":              {Count: 1, Name: "7"},
+	} {
+		require.Equal(t, []schedule.Piece{want}, schedule.Pieces([]string{line}), line)
+	}
+	require.Empty(t, schedule.Pieces([]string{"", " "}))
+}
