@@ -16,19 +16,14 @@ type Scatter struct {
 	Logged int     `json:"logged" description:"Landings it rests on; 0 where it is only the level's"`
 }
 
-// Expected is the scatter of a stroke whose launches differ so much: on the ground to first order in the launch,
-// without bias. Of its height over the net the distance and the standard deviation are known; the share in the net is
-// the chance that the ball passes it too low. It is false where the ball never lands.
-func Expected(w flight.World, l flight.Launch, s flight.Scatter, over, sigma float64) (Scatter, bool) {
-	on, ok := w.LandingSpread(l, s)
-	if !ok {
-		return Scatter{}, false
+// Expected is the scatter of a stroke that passes the net and lands so, without bias; the share in the net is the chance
+// that the ball passes it too low.
+func Expected(p flight.Passage) Scatter {
+	scatter := Scatter{Normal: Normal{SX: p.Lands.A, SY: p.Lands.B, Rho: p.Lands.Rho}.steady()}
+	if p.Crosses && p.Sigma > 0 {
+		scatter.Net = below(-p.Over / p.Sigma)
 	}
-	scatter := Scatter{Normal: Normal{SX: on.A, SY: on.B, Rho: on.Rho}.steady()}
-	if sigma > 0 {
-		scatter.Net = below(-over / sigma)
-	}
-	return scatter, true
+	return scatter
 }
 
 // steady keeps a distribution from shrinking to a point.

@@ -136,9 +136,9 @@ func drive(t testing.TB, level student.Level, aim court.Point) (flight.World, fl
 		},
 	)
 	require.NoError(t, err)
-	over, sigma, _ := w.OverNet(l, striking.Scatter(level, court.Tennis, false))
-	s, ok := odds.Expected(w, l, striking.Scatter(level, court.Tennis, false), over, sigma)
+	passage, ok := w.Passage(l, striking.Scatter(level, court.Tennis, false))
 	require.True(t, ok)
+	s := odds.Expected(passage)
 	return w, l, s
 }
 
@@ -166,9 +166,9 @@ func TestTheShortBallMarkForAClubPlayer(t *testing.T) {
 	// of a good club player, who places a short ball better than a rally ball
 	const degree = math.Pi / 180
 	scatter := flight.Scatter{Speed: 0.06, Elevation: 1.5 * degree, Azimuth: 2.5 * degree}
-	over, sigma, _ := w.OverNet(l, scatter)
-	s, ok := odds.Expected(w, l, scatter, over, sigma)
+	passage, ok := w.Passage(l, scatter)
 	require.True(t, ok)
+	s := odds.Expected(passage)
 	hit := map[float64]float64{}
 	for _, radius := range []float64{4.5 * units.Foot, 4.5 * units.Foot / 2} {
 		g := ring(t, c, mark, radius)

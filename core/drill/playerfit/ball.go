@@ -92,7 +92,8 @@ func shifted(balls []Ball, shift float64) []Ball {
 	list := slices.Clone(balls)
 	for i, b := range list {
 		if b.Chance > 0 {
-			p := math.Min(b.Chance, 1-1e-9)
+			const sure = 0.999999999
+			p := math.Min(b.Chance, sure)
 			list[i].Chance = 1 / (1 + math.Exp(-math.Log(p/(1-p))-shift))
 		}
 	}

@@ -165,18 +165,20 @@ func (j *judge) aimed(t feed.Task, g goal, met flight.Vec, loose float64, at cou
 	if r.launch, err = j.launch(t, g, met, at, share); err != nil {
 		return r, err
 	}
-	over, sigma, ok := w.OverNet(r.launch, r.level)
-	if ok && over < striking.OverNet()*sigma && !r.launch.OwnFirst && (share == 0 || !j.drill.BySpeed(t)) {
-		want := flight.Want{From: r.launch.From, Landing: at, By: flight.ByClearance, Value: striking.OverNet() * sigma}
+	passage, ok := w.Passage(r.launch, r.level)
+	least := striking.OverNet() * passage.Sigma
+	if ok && passage.Crosses && passage.Over < least && !r.launch.OwnFirst && (share == 0 || !j.drill.BySpeed(t)) {
+		want := flight.Want{From: r.launch.From, Landing: at, By: flight.ByClearance, Value: least}
 		want.Spin = t.Answered(j.d.Sport).SpinOf(j.d.Sport)
 		if higher, err := w.Aim(want); err == nil {
 			r.launch = higher
-			over, sigma, _ = w.OverNet(r.launch, r.level)
+			passage, ok = w.Passage(r.launch, r.level)
 		}
 	}
-	if r.scatter, ok = odds.Expected(w, r.launch, r.level, over, sigma); !ok {
+	if !ok {
 		return r, errors.New("the reply never lands")
 	}
+	r.scatter = odds.Expected(passage)
 	if g.legal.Kind == court.WallBand && g.shape.Kind != court.WallBand {
 		good, _ := odds.Upright(w, r.launch, r.level, g.legal)
 		r.scatter.Net = 1 - good // on the board, or over the line

@@ -136,3 +136,47 @@ func BenchmarkAim(b *testing.B) {
 		}
 	}
 }
+
+// A passage is what is said of the net and of the landing one by one: over a net, without one, off walls and over the
+// own half of a table.
+func TestAPassageIsBothItsParts(t *testing.T) {
+	t.Parallel()
+	s := flight.Scatter{Speed: 0.06, Elevation: 0.026, Azimuth: 0.044}
+	for _, c := range []struct {
+		on    court.ID
+		want  flight.Want
+		cross bool
+	}{
+		{"tennis", flight.Want{
+			From: flight.Vec{X: 1, Y: -11, Z: 0.9}, Landing: court.Point{X: -2, Y: 8}, By: flight.BySpeed, Value: 24,
+		}, true},
+		{"badminton", flight.Want{
+			From: flight.Vec{Y: -5, Z: 2.4}, Landing: court.Point{Y: 5}, By: flight.ByApex, Value: 6,
+		}, true},
+		{"padel", flight.Want{
+			From: flight.Vec{Y: -7, Z: 0.8}, Landing: court.Point{Y: 7}, By: flight.ByApex, Value: 4,
+		}, true},
+		{"squash", flight.Want{
+			From: flight.Vec{Y: -2, Z: 0.9}, Landing: court.Point{X: 1, Y: -3}, By: flight.ByWall, Value: 2.4,
+		}, false},
+		{"table-tennis", flight.Want{
+			From: flight.Vec{Y: -1.5, Z: 0.2}, Landing: court.Point{Y: 1}, First: 1,
+		}, true},
+	} {
+		w := world(t, c.on)
+		l, err := w.Aim(c.want)
+		require.NoError(t, err, c.on)
+		p, ok := w.Passage(l, s)
+		require.True(t, ok)
+		require.Equal(t, c.cross, p.Crosses, c.on)
+		lands, ok := w.LandingSpread(l, s)
+		require.True(t, ok)
+		require.InDelta(t, lands.A, p.Lands.A, 1e-3, c.on)
+		require.InDelta(t, lands.B, p.Lands.B, 1e-3, c.on)
+		require.InDelta(t, lands.Rho, p.Lands.Rho, 1e-3, c.on)
+		over, sigma, crosses := w.OverNet(l, s)
+		require.Equal(t, c.cross, crosses, c.on)
+		require.InDelta(t, over, p.Over, 1e-3, c.on)
+		require.InDelta(t, sigma, p.Sigma, 1e-3, c.on)
+	}
+}

@@ -86,6 +86,53 @@ func (w World) OverNet(l Launch, s Scatter) (clearance, sigma float64, ok bool) 
 	return w.Clearance(passed), at.B, ok
 }
 
+// Passage is how a stroke that scatters passes the net, and where it lands.
+type Passage struct {
+	Crosses bool    // it goes over the net
+	Over    float64 // metres over it
+	Sigma   float64 // standard deviation of that
+	Lands   Spread  // of the landing along x and y
+}
+
+// Passage is what OverNet and LandingSpread say of a stroke, with each of its launches followed once. It is false where
+// the ball never lands.
+func (w World) Passage(l Launch, s Scatter) (p Passage, ok bool) {
+	if w.Court.PlaysWalls() || !w.Court.HasNet() { // what is behind the net matters: walls, and the floor of a table
+		p.Over, p.Sigma, p.Crosses = w.OverNet(l, s)
+		p.Lands, ok = w.LandingSpread(l, s)
+		return p, ok
+	}
+	free := w
+	free.Court = w.Court.WithoutNet()
+	net := Plane{X1: -w.Court.Net.HalfUp, X2: w.Court.Net.HalfUp}
+	read := func(l Launch) (height, x, y float64, crosses, ok bool) {
+		path := free.Follow(l, 1+l.Landing())
+		landed, ok := path.Bounce(l.Landing())
+		along, height, crosses := net.crossing(path)
+		if crosses {
+			height = w.clearance(&State{P: Vec{X: along + net.X1, Z: height}})
+		}
+		return height, landed.P.X, landed.P.Y, crosses, ok
+	}
+	height, x, y, crosses, ok := read(l)
+	if !ok {
+		return p, false
+	}
+	p.Crosses, p.Over = crosses, height
+	var heights, landings [3][2]float64
+	for i, varied := range l.Varied(s.Times(small)) {
+		h2, x2, y2, over, ok := read(varied)
+		if !ok {
+			return p, false
+		}
+		p.Crosses = p.Crosses && over
+		heights[i] = [2]float64{(h2 - height) / small}
+		landings[i] = [2]float64{(x2 - x) / small, (y2 - y) / small}
+	}
+	p.Sigma, p.Lands = spread(heights).A, spread(landings)
+	return p, true
+}
+
 // PlaneCrossing is where a ball passes an upright plane before it lands, if it does. Nothing stops it on
 // its way.
 func (w World) PlaneCrossing(l Launch, plane Plane) (along, height float64, ok bool) {
@@ -121,13 +168,14 @@ func (g Plane) crossing(p Path) (along, height float64, ok bool) {
 	return 0, 0, false
 }
 
+// small is the share of a standard deviation that launches are varied by: the answer is the slope times the deviation.
+const small = 0.05
+
 func (w World) spreadAt(l Launch, s Scatter, where func(Path) (a, b float64, ok bool)) (Spread, bool) {
 	a, b, ok := where(w.Follow(l, 1+l.Landing()))
 	if !ok {
 		return Spread{}, false
 	}
-	// Small differences: the answer is the slope times the standard deviation.
-	const small = 0.05
 	var parts [3][2]float64
 	for i, varied := range l.Varied(Scatter{s.Speed * small, s.Elevation * small, s.Azimuth * small}) {
 		a2, b2, ok := where(w.Follow(varied, 1+l.Landing()))
