@@ -109,7 +109,7 @@ func (s *Repository) Rated(ctx context.Context, d lesson.Document) (schedule.Inp
 	if in.Rates, err = s.rates(ctx, d, in); err != nil {
 		return in, err
 	}
-	return in, in.Measure(ctx)
+	return in, in.Measure(ctx, d)
 }
 
 // Lesson is a stored lesson on the clock, with what else is at its time.

@@ -12,7 +12,6 @@ import (
 	"hodometer/core/drill"
 	"hodometer/core/people/coach"
 	"hodometer/core/people/footwork"
-	"hodometer/core/people/student"
 	"hodometer/core/sport/feed"
 )
 
@@ -39,11 +38,10 @@ type Explained struct {
 	Running  metric.Derivation     `json:"running"`
 }
 
-// MetresOf is how far a player runs in one turn of a drill, worked out for the one it is written for: where several are
-// live, the mean of their ways, since they change roles from turn to turn. It returns invalid.Fields, or ctx.Err() when
-// cancelled.
-func MetresOf(ctx context.Context, d drill.Document, s coach.Settings) (float64, error) {
-	work, err := timingOf(ctx, d, d.PlayerFor(d.Written(), student.RightHand), s)
+// MetresOf is how far a player runs in one turn of a drill: where several are live, the mean of their ways, since they
+// change roles from turn to turn. It returns invalid.Fields, or ctx.Err() when cancelled.
+func MetresOf(ctx context.Context, d drill.Document, player footwork.Player, s coach.Settings) (float64, error) {
+	work, err := timingOf(ctx, d, player, s)
 	if err != nil {
 		return 0, err
 	}

@@ -5,6 +5,7 @@ import (
 
 	"github.com/stretchr/testify/require"
 
+	"hodometer/core/drill"
 	"hodometer/core/drill/library"
 	"hodometer/core/drill/simulation"
 	"hodometer/core/people/coach"
@@ -12,10 +13,15 @@ import (
 	"hodometer/internal/sample"
 )
 
+// metresOf is what the one runs in a turn for whom a drill is written.
+func metresOf(t *testing.T, d drill.Document) (float64, error) {
+	return simulation.MetresOf(t.Context(), d, d.PlayerFor(d.Written(), student.RightHand), coach.Default())
+}
+
 func TestMetresOfATurn(t *testing.T) {
-	wide, err := simulation.MetresOf(t.Context(), sample.Drill(t, "Both Verges"), coach.Default())
+	wide, err := metresOf(t, sample.Drill(t, "Both Verges"))
 	require.NoError(t, err)
-	near, err := simulation.MetresOf(t.Context(), sample.Drill(t, "Two Hops Beyond"), coach.Default())
+	near, err := metresOf(t, sample.Drill(t, "Two Hops Beyond"))
 	require.NoError(t, err)
 	require.Greater(t, wide, 15.0)
 	require.Less(t, near, 3.0)
@@ -27,7 +33,7 @@ func TestWhatIsRunIsTheMeanOfAllRoles(t *testing.T) {
 	several := 0
 	for _, stored := range library.All() {
 		d := stored.Document
-		metres, err := simulation.MetresOf(t.Context(), d, coach.Default())
+		metres, err := metresOf(t, d)
 		require.NoError(t, err)
 		seen, err := simulation.Run(t.Context(), d, d.PlayerFor(d.Written(), student.RightHand), coach.Default())
 		require.NoError(t, err)
@@ -63,7 +69,7 @@ func TestWhatIsRunIsTheMeanOfAllRoles(t *testing.T) {
 func BenchmarkMetres(b *testing.B) {
 	d := sample.Drill(b, "Both Verges")
 	for b.Loop() {
-		if _, err := simulation.MetresOf(b.Context(), d, coach.Default()); err != nil {
+		if _, err := simulation.MetresOf(b.Context(), d, d.PlayerFor(d.Written(), student.RightHand), coach.Default()); err != nil {
 			b.Fatal(err)
 		}
 	}

@@ -28,7 +28,7 @@ func TestTheTurnsOfTheLibrary(t *testing.T) {
 		if err != nil {
 			t.Fatal(d.Name, err)
 		}
-		metres, err := simulation.MetresOf(t.Context(), d, s)
+		metres, err := simulation.MetresOf(t.Context(), d, d.PlayerFor(d.Written(), student.RightHand), s)
 		fmt.Fprintf(
 			&b,
 			"%s, %s: %s Runs %v. %.1f m %v; answer after %.2f s, stroke after %.2f s\n",

@@ -112,7 +112,7 @@ func TestFindingsAndTheirRemedies(t *testing.T) {
 			rallies.Measures[0].Goals = score.Course{{Kind: score.Rallies, Count: 30, From: 4, To: 6}}
 			in.Drills[stored.ID], d.Blocks[2].Drill = rallies, stored.ID
 			in.Rates = map[string]map[string]schedule.Rated{d.Blocks[2].ID: {"ada": sample.Rated(rallies, 0.6)}}
-			require.NoError(t, in.Measure(t.Context()))
+			require.NoError(t, in.Measure(t.Context(), *d))
 		}, "min of rallies each: 30 rallies of 4 to 6 strokes is met by Ada hardly ever (4 times in 5 in ", 0},
 		{"a limit", func(_ *lesson.Document, in *schedule.Inputs) {
 			in.People[1].Profile.Limit = &student.Limit{Of: student.Balls, Max: 150}

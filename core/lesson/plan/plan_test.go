@@ -48,7 +48,12 @@ func TestWorkStopsWhenNobodyWaitsForIt(t *testing.T) {
 		player := stored.Document.PlayerFor(student.Club, student.RightHand)
 		_, err := simulation.Run(gone, stored.Document, player, in.Settings)
 		require.ErrorIs(t, err, context.Canceled, stored.Document.Name)
-		_, err = simulation.MetresOf(gone, stored.Document, in.Settings)
+		_, err = simulation.MetresOf(
+			gone,
+			stored.Document,
+			stored.Document.PlayerFor(student.Club, student.RightHand),
+			in.Settings,
+		)
 		require.ErrorIs(t, err, context.Canceled, stored.Document.Name)
 		_, _, err = playerfit.Adapt(
 			gone,
@@ -80,7 +85,7 @@ func BenchmarkLesson12x12(b *testing.B) {
 		}
 	}
 	for b.Loop() {
-		require.NoError(b, in.Measure(b.Context()))
+		require.NoError(b, in.Measure(b.Context(), d))
 		runsheet.Cues(d, sample.Planned(b, d, in).Timetable, in)
 	}
 }

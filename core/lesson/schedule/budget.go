@@ -70,7 +70,7 @@ func (l Prepared) ComesTo(student string, s ScheduledBlock, in Inputs) (b Budget
 		b.Balls += s.Load.Each
 		b.Overheads += s.Load.Overheads
 		b.Serves += s.Load.Serves
-		b.Metres += float64(s.Load.Turns) * in.Metres[l.Block.Plays()]
+		b.Metres += float64(s.Load.Turns) * in.Metres[l.Block.ID][student]
 		own := math.Min(s.Load.Feeding, float64(s.Load.Turns)*l.Document.Pattern.TurnSeconds())
 		if s.Table != nil {
 			own = s.Load.Feeding - s.Table.People[at].Waited

@@ -7,6 +7,7 @@ import (
 	"math"
 	"slices"
 	"strings"
+	"time"
 
 	"hodometer/core/basics/invalid"
 	"hodometer/core/count/odds"
@@ -16,6 +17,7 @@ import (
 	"hodometer/core/game"
 	"hodometer/core/lesson"
 	"hodometer/core/people/coach"
+	"hodometer/core/people/footwork"
 	"hodometer/core/people/student"
 	"hodometer/core/sport/court"
 	"hodometer/core/sport/sports"
@@ -30,8 +32,9 @@ type Inputs struct {
 	// Rates are what the students make of the drill of a block as they play it: by block, then by student. Without them
 	// nothing is said of misses.
 	Rates map[string]map[string]Rated
-	// Metres is how far a player runs in one turn of a drill; see Measure. Without it nothing is said of running.
-	Metres map[string]float64
+	// Metres is how far a student runs in one turn of the drill of a block, as they play it: by block, then by student;
+	// see Measure. Without it nothing is said of running.
+	Metres map[string]map[string]float64
 }
 
 // Rated is what somebody makes of a drill.
@@ -77,20 +80,41 @@ func (in Inputs) Named() Inputs {
 	return in
 }
 
-// Measure adds how far a player runs in a turn of each drill. In one that cannot be fed nobody runs.
-// It returns ctx.Err() when cancelled.
-func (in *Inputs) Measure(ctx context.Context) error {
-	in.Metres = make(map[string]float64, len(in.Drills))
-	for id, d := range in.Drills {
-		metres, err := simulation.MetresOf(ctx, d, in.Settings)
-		var wrong invalid.Fields
-		switch {
-		case errors.As(err, &wrong):
+// Measure adds how far each student runs in a turn of each drill, as quick as they are on the day of the lesson. In one
+// that cannot be fed nobody runs. It returns ctx.Err() when cancelled.
+func (in *Inputs) Measure(ctx context.Context, d lesson.Document) error {
+	today, _ := time.Parse(time.DateOnly, d.Date) // without a date every run that was timed is of today
+	type alike struct {
+		drill  string
+		player footwork.Player
+	}
+	known := map[alike]float64{}
+	in.Metres = make(map[string]map[string]float64, len(d.Blocks))
+	for _, block := range d.Blocks {
+		document, ok := in.Drills[block.Plays()]
+		if !ok {
 			continue
-		case err != nil:
-			return err
 		}
-		in.Metres[id] = metres
+		of := make(map[string]float64, len(in.People))
+		for _, person := range in.In(block) {
+			mine := block.DrillFor(document, person)
+			a := alike{block.Plays(), footwork.Of(mine.Sport, person.Profile, person.Profile.Hand, today)}
+			if len(block.Variants) > 0 {
+				a.drill += block.ID + person.ID
+			}
+			metres, there := known[a]
+			if !there {
+				var err error
+				metres, err = simulation.MetresOf(ctx, mine, a.player, in.Settings)
+				var wrong invalid.Fields
+				if err != nil && !errors.As(err, &wrong) {
+					return err
+				}
+				known[a] = metres
+			}
+			of[person.ID] = metres
+		}
+		in.Metres[block.ID] = of
 	}
 	return nil
 }

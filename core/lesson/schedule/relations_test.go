@@ -1,12 +1,18 @@
 package schedule_test
 
 import (
+	"math"
 	"testing"
 
 	"github.com/stretchr/testify/require"
 
 	"hodometer/core/drill/library"
+	"hodometer/core/drill/simulation"
+	"hodometer/core/lesson"
 	"hodometer/core/lesson/schedule"
+	"hodometer/core/people/footwork"
+	"hodometer/core/people/student"
+	"hodometer/internal/long"
 	"hodometer/internal/sample"
 )
 
@@ -20,7 +26,7 @@ func TestWhatEverybodyDoesAddsUpToTheBlock(t *testing.T) {
 			block.ID = "only"
 			d.Blocks, in.Drills[stored.ID] = d.Blocks[:0:0], stored.Document
 			d.Blocks = append(d.Blocks, block)
-			require.NoError(t, in.Measure(t.Context()))
+			require.NoError(t, in.Measure(t.Context(), d))
 			table, _, err := schedule.Make(t.Context(), d, in)
 			require.NoError(t, err)
 			s := table.Blocks[0]
@@ -33,9 +39,44 @@ func TestWhatEverybodyDoesAddsUpToTheBlock(t *testing.T) {
 				metres, balls = metres+b.Metres, balls+b.Balls
 			}
 			require.InDelta(t, float64(people)*(s.End-s.Start), sum, 1e-6)
-			turns := float64(people * s.Load.Turns)
-			require.InDelta(t, turns*in.Metres[stored.ID], metres, 1e-6)
+			own := 0.0
+			for _, each := range in.Metres[block.ID] {
+				own += float64(s.Load.Turns) * each
+			}
+			require.InDelta(t, own, metres, 1e-6)
 			require.Equal(t, people*s.Load.Each, balls)
 		}
 	}
+}
+
+// A lesson's metres are this student's: what the drill says that is tried on them, by level, age and hand.
+func TestMetresAreTheStudents(t *testing.T) {
+	t.Parallel()
+	differ := 0
+	for _, stored := range long.Some(t, library.All(), 20) {
+		d, in := sample.Crowd(4)
+		for i, level := range []student.Level{student.Beginner, student.Improver, student.Club, student.Tournament} {
+			p := &in.People[i].Profile
+			p.Level, p.Sport = level, stored.Document.Sport
+			p.Hand = []student.Hand{student.RightHand, student.LeftHand}[i%2]
+		}
+		block := schedule.ForDrill(stored.ID, stored.Document, 4, d.Space, in.Settings)
+		block.ID = "only"
+		d.Blocks, in.Drills[stored.ID] = []lesson.Block{block}, stored.Document
+		require.NoError(t, in.Measure(t.Context(), d))
+		table, _, err := schedule.Make(t.Context(), d, in)
+		require.NoError(t, err)
+		for i, person := range in.People {
+			mine := block.DrillFor(stored.Document, person)
+			player := footwork.For(mine.Sport, person.Profile.Age, person.Profile.Level, person.Profile.Hand,
+				person.Profile.Backhand)
+			metres, err := simulation.MetresOf(t.Context(), mine, player, in.Settings)
+			require.NoError(t, err)
+			require.InDelta(t, float64(table.Blocks[0].Load.Turns)*metres, table.Budgets[i].Metres, 1e-6, mine.Name)
+			if math.Abs(table.Budgets[i].Metres-table.Budgets[0].Metres) > 0.5 {
+				differ++
+			}
+		}
+	}
+	require.Greater(t, differ, 5)
 }

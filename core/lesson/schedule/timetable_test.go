@@ -92,12 +92,14 @@ func TestEquipmentThatMovesTakesTime(t *testing.T) {
 
 func TestBudgetsByHand(t *testing.T) {
 	d, in := sample.Hour()
-	require.NoError(t, in.Measure(t.Context()))
+	require.NoError(t, in.Measure(t.Context(), d))
 	p := sample.Planned(t, d, in)
 	ada := p.Budgets[0]
 	// 24 + 48 balls fed, and five minutes of volleys, a ball every three seconds.
 	require.Equal(t, 24+48+100, ada.Balls)
-	require.InDelta(t, 12*in.Metres[sample.Coin().ID], ada.Metres, 1e-6, "12 turns")
+	first, second := in.Metres[d.Blocks[2].ID][ada.Student], in.Metres[d.Blocks[4].ID][ada.Student]
+	require.Positive(t, first)
+	require.InDelta(t, 4*first+8*second, ada.Metres, 1e-6, "12 turns")
 	// Playing: body 8 min less nothing to walk, ball 10 min, and 12 turns of 39 s; the others' 12 turns are waiting.
 	require.InDelta(t, 480+600+12*39, ada.Playing, 1e-6)
 	require.InDelta(t, 12*39, ada.Waiting, 1e-6)

@@ -85,7 +85,7 @@ func Everybody(
 
 // put puts a lesson on the clock, with how far players run in it.
 func put(ctx context.Context, d lesson.Document, in *schedule.Inputs) (schedule.Timetable, []schedule.Prepared, error) {
-	if err := in.Measure(ctx); err != nil {
+	if err := in.Measure(ctx, d); err != nil {
 		return schedule.Timetable{}, nil, err
 	}
 	return schedule.Make(ctx, d, *in)
