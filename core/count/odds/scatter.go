@@ -16,8 +16,8 @@ type Scatter struct {
 	Logged int     `json:"logged" description:"Landings it rests on; 0 where it is only the level's"`
 }
 
-// Expected is the scatter of a stroke that passes the net and lands so, without bias; the share in the net is the chance
-// that the ball passes it too low.
+// Expected is the scatter of a stroke that passes the net and lands so, without bias; the share in the net is the
+// chance that the ball passes it too low.
 func Expected(p flight.Passage) Scatter {
 	scatter := Scatter{Normal: Normal{SX: p.Lands.A, SY: p.Lands.B, Rho: p.Lands.Rho}.steady()}
 	if p.Crosses && p.Sigma > 0 {

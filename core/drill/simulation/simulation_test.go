@@ -69,7 +69,12 @@ func TestWhatIsRunIsTheMeanOfAllRoles(t *testing.T) {
 func BenchmarkMetres(b *testing.B) {
 	d := sample.Drill(b, "Both Verges")
 	for b.Loop() {
-		if _, err := simulation.MetresOf(b.Context(), d, d.PlayerFor(d.Written(), student.RightHand), coach.Default()); err != nil {
+		if _, err := simulation.MetresOf(
+			b.Context(),
+			d,
+			d.PlayerFor(d.Written(), student.RightHand),
+			coach.Default(),
+		); err != nil {
 			b.Fatal(err)
 		}
 	}
