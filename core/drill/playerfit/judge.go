@@ -73,6 +73,7 @@ func (j *judge) task(i footwork.Interception) feed.Task {
 type goal struct {
 	shape court.Shape
 	legal court.Shape
+	whole bool // in is enough: they are the same
 }
 
 func (j *judge) goal(t feed.Task, struck court.Point) (goal, error) {
@@ -81,9 +82,9 @@ func (j *judge) goal(t feed.Task, struck court.Point) (goal, error) {
 		return goal{}, err
 	}
 	if j.shape == nil {
-		return goal{legal, legal}, nil
+		return goal{legal, legal, true}, nil
 	}
-	return goal{*j.shape, legal}, nil
+	return goal{*j.shape, legal, false}, nil
 }
 
 // first is the reply to the first ball that is met and can be played to the target.
@@ -159,7 +160,7 @@ func (j *judge) aimed(t feed.Task, g goal, met flight.Vec, loose float64, at cou
 		},
 		goal:   g,
 		court:  w.Court,
-		source: "Scatter of the launch by level: common practice, no source",
+		source: "Scatter of the launch by level and sport, fitted to what is known of players (from memory)",
 	}
 	var err error
 	if r.launch, err = j.launch(t, g, met, at, share); err != nil {

@@ -148,3 +148,15 @@ func TestChildrenOnTheirOwnCourt(t *testing.T) {
 	}
 	require.Positive(t, moved)
 }
+
+// Where in is enough it is said how many are in, out and in the net, and nothing of a target.
+func TestInIsEnoughInWords(t *testing.T) {
+	t.Parallel()
+	fit := fitOf(t, serving(t, "tennis", court.Point{X: 0.6, Y: -11.5}, sports.GamePace),
+		playerfit.Evidence{Level: student.Club})
+	require.NotNil(t, fit.Target)
+	require.Regexp(t, `^of 100 balls \d+ in, \d+ out \(\d+ long, \d+ wide\), \d+ in the net$`, fit.Target.Sentence)
+	require.Equal(t, "In", fit.Target.Derivation.Figure)
+	shares := fit.Target.Shares
+	require.InDelta(t, 1, shares.In+shares.Errors(), 1e-6, "in or an error, there is nothing else")
+}

@@ -234,13 +234,13 @@ func aimedAt(d drill.Document, r replies, evidence Evidence, s coach.Settings) (
 	default:
 		a.Shares = ground.Shares(r.scatter, a.At)
 	}
-	a.Sentence = a.sentence()
+	a.Sentence = a.sentence(r.goal.whole)
 	a.Derivation = a.derivation(r, s)
 	return a, nil
 }
 
-// sentence says what becomes of a hundred balls.
-func (a Aimed) sentence() string {
+// sentence says what becomes of a hundred balls: of those to a target, or, where in is enough, of all that are legal.
+func (a Aimed) sentence(whole bool) string {
 	s := a.Shares
 	if a.Upright {
 		return fmt.Sprintf("of 100 balls %d go through or meet it", units.Percents(s.In)[0])
@@ -248,12 +248,19 @@ func (a Aimed) sentence() string {
 	// All that can become of a ball, so that the parts add up to the hundred.
 	of := units.Percents(s.In, s.Long, s.Wide, s.Net, s.Short, s.Beside)
 	in, long, wide, net, short, beside := of[0], of[1], of[2], of[3], of[4], of[5]
-	phrase := fmt.Sprintf("of 100 balls %d in the target, %d out", in, long+wide)
+	where := "in the target"
+	if whole {
+		where = "in"
+	}
+	phrase := fmt.Sprintf("of 100 balls %d %s, %d out", in, where, long+wide)
 	if long+wide > 0 {
 		phrase += fmt.Sprintf(" (%d long, %d wide)", long, wide)
 	}
 	if net > 0 {
 		phrase += fmt.Sprintf(", %d in the net", net)
+	}
+	if whole {
+		return phrase
 	}
 	phrase += fmt.Sprintf(", %d in but short of it", short)
 	if beside > 0 {
@@ -264,7 +271,7 @@ func (a Aimed) sentence() string {
 
 func (a Aimed) derivation(r replies, s coach.Settings) metric.Derivation {
 	return metric.Derivation{
-		Figure: "In the target",
+		Figure: map[bool]string{true: "In", false: "In the target"}[r.goal.whole],
 		Value:  units.Decimal(100*a.Shares.In, 0) + " of 100",
 		Formula: "how speed, height and direction of the stroke vary, carried by the flight of the ball to where it " +
 			"lands; a bivariate normal distribution over the part of the target that is in",

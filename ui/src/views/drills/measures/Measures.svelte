@@ -102,7 +102,7 @@
     {#if !builtIn}<TargetEditor {draft} {nth} {report} {errors} {ontype} />{:else if said.target}<Measured
         shape={said.measured}
       />{/if}
-    {#if fit}<TargetAnswer {fit} {builtIn} {onfit} />{/if}
+    {#if fit}<TargetAnswer {fit} {builtIn} fits={Boolean(said.target)} {onfit} />{/if}
   {/if}
   {#if bench.sentence}<p class="mt-2" role="status">{bench.sentence}</p>{/if}
   {#if draft.document.cues.length}<p class="mt-3">Watch: {draft.document.cues.join('; ')}.</p>{/if}

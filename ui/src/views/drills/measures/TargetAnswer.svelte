@@ -7,9 +7,11 @@
   interface Props {
     fit: MeasureFit
     builtIn: boolean
+    /** There is a target that can be fitted; else in is enough. */
+    fits: boolean
     onfit: (fit: AdaptRequest) => void
   }
-  let { fit, builtIn, onfit }: Props = $props()
+  let { fit, builtIn, fits, onfit }: Props = $props()
   const dots = $derived(fit.target?.landings.length ?? 0)
   const zoned = $derived((fit.target?.scatter.logged ?? 0) - dots)
   /** The task whose ball this is: the first of several, each with a chance of its own. */
@@ -36,7 +38,7 @@
       >how<span class="sr-only"> these shares came about</span></button
     >
   </p>
-  {#if !builtIn}
+  {#if fits && !builtIn}
     <FitForm
       button="Fit the target"
       before="to be hit"
