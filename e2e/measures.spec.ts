@@ -364,8 +364,8 @@ test('a rally of 4 to 19 strokes is set up, planned, counted and read', async ({
   await expect(counts.getByText('2 rallies of 4 to 19 strokes').first()).toBeVisible()
   await saved(page)
   const expected = await planned(page, empty, 'Four and Out (my version)')
-  // By hand: three turns of six rallies of 4 × 1.6 s and a pause of 12 s are 331 s. Ada, a child on the full court, does
-  // not get this rally going: one stroke and the pause are 13.6 s, so there are 24 of them.
+  // By hand: three turns of six rallies of 4 × 1.6 s and a pause of 12 s are 331 s. Ada, a child on the full court,
+  // does not get this rally going: one stroke and the pause are 13.6 s, so there are 24 of them.
   await expect(expected).toContainText(/24 rallies each; 2 rallies of 4 to 19 strokes: Ada/)
   const counting = await courtside(page)
   await press(counting, 'Count after the rally')
