@@ -1,8 +1,10 @@
 package anticipate
 
 import (
+	"cmp"
 	"context"
 	"math"
+	"slices"
 
 	"hodometer/core/basics/invalid"
 	"hodometer/core/people/footwork"
@@ -148,9 +150,14 @@ func (q Question) Answer(ctx context.Context) (Answer, error) {
 			}
 		}
 	}
-	a.Stands = append(a.Stands, b.described(TheMiddle, b.stand(middle)))
+	found := []Stand{b.stand(middle)}
 	for _, school := range schools {
-		a.Stands = append(a.Stands, b.described(school, b.nearer(school, best[school], step, middle, a.Within)))
+		found = append(found, b.nearer(school, best[school], step, middle, a.Within))
+	}
+	a.Stands = append(a.Stands, b.described(TheMiddle, found[0]))
+	for _, school := range schools { // what one school came upon may serve another better
+		serves := slices.MaxFunc(found, func(s, t Stand) int { return cmp.Compare(b.score(school, s), b.score(school, t)) })
+		a.Stands = append(a.Stands, b.described(school, serves))
 	}
 	a.Reach = b.reach(from, a.Stands)
 	return a, ctx.Err()

@@ -102,8 +102,8 @@ func TestABasePositionByHand(t *testing.T) {
 		require.Less(
 			t,
 			base.At.Distance(a.Stands[0].At),
-			base.Body[0].Distance(a.Stands[0].At),
-			"%s: not where it is met",
+			base.Body[0].Distance(a.Stands[0].At)+0.05,
+			"%s: not beyond where it is met",
 			sport,
 		)
 	}
