@@ -84,9 +84,11 @@ func (in Inputs) Named() Inputs {
 // that cannot be fed nobody runs. It returns ctx.Err() when cancelled.
 func (in *Inputs) Measure(ctx context.Context, d lesson.Document) error {
 	today, _ := time.Parse(time.DateOnly, d.Date) // without a date every run that was timed is of today
-	type alike struct {
-		drill  string
-		player footwork.Player
+	type alike struct {                           // who plays the same with the same feet
+		drill, version string
+		drawn          lesson.Drawn
+		gap            float64
+		player         footwork.Player
 	}
 	known := map[alike]float64{}
 	in.Metres = make(map[string]map[string]float64, len(d.Blocks))
@@ -98,10 +100,8 @@ func (in *Inputs) Measure(ctx context.Context, d lesson.Document) error {
 		of := make(map[string]float64, len(in.People))
 		for _, person := range in.In(block) {
 			mine := block.DrillFor(document, person)
-			a := alike{block.Plays(), footwork.Of(mine.Sport, person.Profile, person.Profile.Hand, today)}
-			if len(block.Variants) > 0 {
-				a.drill += block.ID + person.ID
-			}
+			player, own := footwork.Of(mine.Sport, person.Profile, person.Profile.Hand, today), block.Variant(person.ID)
+			a := alike{block.Plays(), own.Version, own.Drawn, own.Gap, player}
 			metres, there := known[a]
 			if !there {
 				var err error

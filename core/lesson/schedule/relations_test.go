@@ -80,3 +80,25 @@ func TestMetresAreTheStudents(t *testing.T) {
 	}
 	require.Greater(t, differ, 5)
 }
+
+// Two who are alike run alike, but for the one for whom the block has another tempo: fed twice as fast they do not get
+// back in between.
+func TestWhoHasTheirOwnTempoRunsTheirOwnMetres(t *testing.T) {
+	t.Parallel()
+	d, in := sample.Crowd(3)
+	for i := range in.People {
+		in.People[i].Profile = in.People[0].Profile
+	}
+	stored := sample.Drill(t, "Both Verges")
+	block := schedule.ForDrill("verges", stored, 3, d.Space, in.Settings)
+	block.ID = "only"
+	d.Blocks, in.Drills["verges"] = []lesson.Block{block}, stored
+	require.NoError(t, in.Measure(t.Context(), d))
+	own := in.Metres["only"]
+	require.InDelta(t, own[in.People[0].ID], own[in.People[1].ID], 1e-9)
+	d.Blocks[0].Variants = []lesson.Variant{{Student: in.People[1].ID, Gap: stored.Pattern.Gap / 2}}
+	require.NoError(t, in.Measure(t.Context(), d))
+	require.InDelta(t, own[in.People[0].ID], in.Metres["only"][in.People[0].ID], 1e-9)
+	require.Greater(t, own[in.People[1].ID]-in.Metres["only"][in.People[1].ID], 0.2)
+	require.InDelta(t, own[in.People[2].ID], in.Metres["only"][in.People[2].ID], 1e-9)
+}
