@@ -69,7 +69,7 @@ func fitGoal(
 	s coach.Settings,
 ) (drill.Document, say.Sentence, error) {
 	m := d.Measures[i]
-	_, rates, _ := repliesOf(d, m, turn, evidence, s) // the rates hold also where no ball can be played to the target
+	_, rates, _ := judgeOf(d, m, turn.Player, evidence.Level, s).replies(turn.Timeline, evidence) // the rates hold also where no ball can be played to the target
 	q := Ask(d, m, m.Goals[want.Goal], rates, simulation.StrokeGap(d, turn.Timeline), people, s)
 	q.Seconds = 60 * want.Minutes
 	if q.Goal.Kind == score.AsManyAsPossible {
@@ -99,22 +99,12 @@ func fitSize(
 	if m.Target = d.TargetOf(m); m.Target == nil {
 		return d, say.Sentence{}, errNoTarget
 	}
-	replies, rates, err := repliesOf(d, m, turn, evidence, s)
+	judged := judgeOf(d.With(i, m), m, turn.Player, evidence.Level, s)
+	replies, rates, err := judged.replies(turn.Timeline, evidence)
 	if err != nil {
 		return d, say.Sentence{}, invalid.Fields{{Path: "target", Message: err.Error()}}
 	}
-	balls := func(m drill.Measure) ([]Ball, error) {
-		j, err := judgeOf(d.With(i, m), m, turn.Player, evidence.Level, s)
-		if err != nil {
-			return nil, err
-		}
-		return j.balls(turn.Timeline), nil
-	}
-	own, err := balls(m)
-	if err != nil {
-		return d, say.Sentence{}, err
-	}
-	shift, logged := shiftTo(own, rates.Rate.Mean), len(evidence.Landings)+len(evidence.Zones) > 0
+	shift, logged := shiftTo(judged.balls(turn.Timeline), rates.Rate.Mean), len(evidence.Landings)+len(evidence.Zones) > 0
 	target, err := odds.FitSize(ctx, *m.Target, want.Hit, func(t court.Target) (float64, error) {
 		tried := m
 		tried.Target = &t
@@ -128,8 +118,8 @@ func fitSize(
 			aimed, err := aimedAt(d, other, evidence, s)
 			return aimed.Shares.In, err
 		}
-		list, err := balls(tried)
-		return mean(shifted(list, shift)), err
+		j := judgeOf(d.With(i, tried), tried, turn.Player, evidence.Level, s)
+		return mean(shifted(j.balls(turn.Timeline), shift)), j.fails
 	})
 	if err != nil {
 		return d, say.Sentence{}, err
@@ -151,7 +141,7 @@ func fitAim(
 	if m.Target = d.TargetOf(m); m.Target == nil {
 		return d, say.Sentence{}, errNoTarget
 	}
-	replies, _, err := repliesOf(d, m, turn, evidence, s)
+	replies, _, err := judgeOf(d, m, turn.Player, evidence.Level, s).replies(turn.Timeline, evidence)
 	if err != nil {
 		return d, say.Sentence{}, invalid.Fields{{Path: "target", Message: err.Error()}}
 	}

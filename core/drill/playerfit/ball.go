@@ -25,6 +25,9 @@ type Ball struct {
 // balls are those of a turn that belong to the measure. One that cannot be answered to the target is never made.
 func (j *judge) balls(line footwork.Timeline) []Ball {
 	var list []Ball
+	if j.fails != nil {
+		return list
+	}
 	for _, i := range line.Interceptions {
 		if j.mine(i) && !i.Skipped {
 			list = append(list, j.ball(i))

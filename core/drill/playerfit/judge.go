@@ -24,6 +24,7 @@ type judge struct {
 	wide  float64      // see footwork.Player.Scatter
 	shape *court.Shape // the target of the measure; nil: in is enough
 	known map[[5]float64]Ball
+	fails error // why nothing can be said of any ball; nil where it can
 }
 
 func judgeOf(
@@ -32,24 +33,24 @@ func judgeOf(
 	player footwork.Player,
 	level student.Level,
 	s coach.Settings,
-) (*judge, error) {
+) *judge {
+	j := &judge{d: d, m: m, level: level, wide: player.Scatter, known: map[[5]float64]Ball{}}
 	if m.Counts.By == drill.ByMovement {
-		return nil, errors.New("movement is counted, not landings")
+		j.fails = errors.New("movement is counted, not landings")
+		return j
 	}
-	resolved, err := d.Resolved(s)
-	if err != nil {
-		return nil, err
+	if j.drill, j.fails = d.Resolved(s); j.fails != nil {
+		return j
 	}
-	resolved.Power = player.Power
-	j := &judge{d: d, m: m, drill: resolved, level: level, wide: player.Scatter, known: map[[5]float64]Ball{}}
+	j.drill.Power = player.Power
 	if m.Target != nil {
-		shape, err := resolved.World.Court.Shape(*m.Target, d.Format)
+		shape, err := j.drill.World.Court.Shape(*m.Target, d.Format)
 		if err != nil {
-			return nil, errors.New("the target makes no sense on this court")
+			j.fails = errors.New("the target makes no sense on this court")
 		}
 		j.shape = &shape
 	}
-	return j, nil
+	return j
 }
 
 // mine says whether a ball of a turn belongs to the measure.
@@ -87,8 +88,19 @@ func (j *judge) goal(t feed.Task, struck court.Point) (goal, error) {
 	return goal{*j.shape, legal, false}, nil
 }
 
+// where says where a ball is that is good.
+func (g goal) where() string {
+	if g.whole {
+		return "in"
+	}
+	return "in the target"
+}
+
 // first is the reply to the first ball that is met and can be played to the target.
 func (j *judge) first(line footwork.Timeline) (replies, error) {
+	if j.fails != nil {
+		return replies{}, j.fails
+	}
 	err := errors.New("no ball of this turn is met")
 	for _, i := range line.Interceptions {
 		if i.Where == nil || !j.mine(i) {
@@ -111,15 +123,19 @@ func (j *judge) reply(i footwork.Interception) (replies, error) {
 	if err != nil {
 		return replies{}, err
 	}
-	shares := footwork.Shares
-	if !j.drill.BySpeed(task) {
+	shares, bySpeed := footwork.Shares, j.drill.BySpeed(task)
+	if !bySpeed {
 		shares = []float64{1 / i.Loose} // hurried, they take the pace off
 	}
 	var r replies
 	for k, share := range shares { // as hard as it goes at all
 		anywhere := j.shape == nil || k+1 == len(shares) || task.Served()
 		r, err = j.placed(task, goal, anywhere, func(at court.Point) (replies, error) {
-			return j.aimed(task, goal, met, i.Loose, at, share)
+			launch, err := j.launch(task, goal, met, at, share)
+			if err != nil {
+				return replies{}, err
+			}
+			return j.scattered(task, goal, launch, at, i.Loose, bySpeed && share > 0)
 		})
 		if err == nil {
 			return r, nil
@@ -145,30 +161,27 @@ func (j *judge) placed(t feed.Task, g goal, anywhere bool, try func(at court.Poi
 	return bestAim(g, anywhere, try)
 }
 
-// aimed is the reply to a ball that is aimed at a place, with so much of its speed. By its pace it passes the net by
-// so many standard deviations of its height there, higher than its pace says where it has to.
-func (j *judge) aimed(t feed.Task, g goal, met flight.Vec, loose float64, at court.Point, share float64) (
+// scattered is a reply that is launched at a place. One that goes by its pace passes the net by so many standard
+// deviations of its height there, higher than its pace says where it has to.
+func (j *judge) scattered(t feed.Task, g goal, l flight.Launch, at court.Point, loose float64, bySpeed bool) (
 	replies,
 	error,
 ) {
 	w := j.drill.World
 	r := replies{
 		stroke: stroke{
-			world: w,
-			at:    at,
-			level: striking.Scatter(j.level, j.d.Sport, t.Served()).Times(loose * j.wide),
+			world:  w,
+			launch: l,
+			at:     at,
+			level:  striking.Scatter(j.level, j.d.Sport, t.Served()).Times(loose * j.wide),
 		},
 		goal:   g,
 		court:  w.Court,
 		source: "Scatter of the launch by level and sport, fitted to what is known of players (from memory)",
 	}
-	var err error
-	if r.launch, err = j.launch(t, g, met, at, share); err != nil {
-		return r, err
-	}
 	passage, ok := w.Passage(r.launch, r.level)
 	least := striking.OverNet() * passage.Sigma
-	if ok && passage.Crosses && passage.Over < least && !r.launch.OwnFirst && (share == 0 || !j.drill.BySpeed(t)) {
+	if ok && passage.Crosses && passage.Over < least && !l.OwnFirst && !bySpeed {
 		want := flight.Want{From: r.launch.From, Landing: at, By: flight.ByClearance, Value: least}
 		want.Spin = t.Answered(j.d.Sport).SpinOf(j.d.Sport)
 		if higher, err := w.Aim(want); err == nil {
@@ -184,6 +197,7 @@ func (j *judge) aimed(t feed.Task, g goal, met flight.Vec, loose float64, at cou
 		good, _ := odds.Upright(w, r.launch, r.level, g.legal)
 		r.scatter.Net = 1 - good // on the board, or over the line
 	}
+	var err error
 	r.in, err = j.in(r)
 	return r, err
 }

@@ -38,36 +38,29 @@ func Know(
 	}
 	k := Known{Priors: make([]odds.Prior, len(d.Measures)), Stroke: simulation.StrokeGap(d, line)}
 	for i, m := range d.Measures {
-		k.Priors[i] = priorOf(d, m, player, line, level, s)
+		k.Priors[i] = judgeOf(d, m, player, level, s).prior(line)
 	}
 	return k, nil
 }
 
-// priorOf is what a level makes of one attempt at a measure: of its balls what the level makes of each, where that is
+// prior is what a level makes of one attempt at the measure: of its balls what the level makes of each, where that is
 // known, and else what is usual; of a sequence the product of its balls.
-func priorOf(
-	d drill.Document,
-	m drill.Measure,
-	player footwork.Player,
-	line footwork.Timeline,
-	level student.Level,
-	s coach.Settings,
-) odds.Prior {
-	prior := odds.LevelPrior(level)
-	if j, err := judgeOf(d, m, player, level, s); err == nil && m.What != score.Point {
+func (j *judge) prior(line footwork.Timeline) odds.Prior {
+	if j.fails == nil && j.m.What != score.Point {
 		const least, most = 0.01, 0.98
 		balls := j.balls(line)
-		if len(balls) == 0 && d.Pattern.Rally != nil {
+		if len(balls) == 0 && j.d.Pattern.Rally != nil {
 			return odds.Prior{Rate: least, Description: "the level does not get this rally going"}
 		}
 		if len(balls) > 0 {
 			return odds.Prior{
-				Rate:        math.Max(least, math.Min(made(m, balls), most)),
+				Rate:        math.Max(least, math.Min(made(j.m, balls), most)),
 				Description: "what the level makes of these balls and this target",
 			}
 		}
 	}
-	prior.Rate = math.Pow(prior.Rate, float64(d.In(m)))
+	prior := odds.LevelPrior(j.level)
+	prior.Rate = math.Pow(prior.Rate, float64(j.d.In(j.m)))
 	return prior
 }
 

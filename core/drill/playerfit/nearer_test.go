@@ -32,8 +32,8 @@ func TestAVolleyIsNeverHarderFromNearerTheNet(t *testing.T) {
 		box := court.Target{Kind: court.BoxTarget, Box: "far-half"}
 		d.Measures[0].Target, d.Pattern.Tasks[0].Stroke = &box, c.stroke
 		for _, level := range student.LevelsFor(d.Sport) {
-			j, err := judgeOf(d, d.Measures[0], d.PlayerFor(level, student.RightHand), level, coach.Default())
-			require.NoError(t, err)
+			j := judgeOf(d, d.Measures[0], d.PlayerFor(level, student.RightHand), level, coach.Default())
+			require.NoError(t, j.fails)
 			for _, high := range c.high {
 				last := 1.0
 				for _, far := range c.far {

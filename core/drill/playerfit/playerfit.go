@@ -14,6 +14,7 @@ import (
 	"hodometer/core/drill"
 	"hodometer/core/drill/simulation"
 	"hodometer/core/people/coach"
+	"hodometer/core/people/footwork"
 	"hodometer/core/people/student"
 	"hodometer/core/sport/court"
 	"hodometer/core/sport/flight"
@@ -102,9 +103,10 @@ func measureFor(
 	s coach.Settings,
 ) (Measure, error) {
 	fit := Measure{Number: m.Number, Goals: make([]GoalFit, len(m.Goals))}
-	replies, rates, err := repliesOf(d, m, turn, evidence, s)
+	j := judgeOf(d, m, turn.Player, evidence.Level, s)
+	replies, rates, err := j.replies(turn.Timeline, evidence)
 	fit.Rates, fit.Balls = rates, []Ball{}
-	if j, err := judgeOf(d, m, turn.Player, evidence.Level, s); err == nil {
+	if j.fails == nil {
 		fit.Balls = j.balls(turn.Timeline)
 		if m.What != score.Sequence && m.What != score.Point {
 			fit.Balls = Moved(fit.Balls, rates.Rate.Mean)
@@ -163,24 +165,13 @@ type replies struct {
 	source  string  // what the scatter rests on
 }
 
-// repliesOf finds where a player's replies land, and what they make of the drill. The scatter is the
+// replies finds where a player's replies land, and what they make of the drill. The scatter is the
 // level's, moved by landings that were logged on the drill; where only makes and misses were counted, it
 // is as wide as they say. The rates rest on makes and misses alone: each ball whose landing was logged is one
 // of them. They hold also where there is an error.
-func repliesOf(
-	d drill.Document,
-	m drill.Measure,
-	turn simulation.Simulation,
-	evidence Evidence,
-	s coach.Settings,
-) (replies, odds.Estimates, error) {
-	prior := priorOf(d, m, turn.Player, turn.Timeline, evidence.Level, s)
-	rates := evidence.Rates(prior)
-	j, err := judgeOf(d, m, turn.Player, evidence.Level, s)
-	if err != nil {
-		return replies{}, rates, err
-	}
-	r, err := j.first(turn.Timeline)
+func (j *judge) replies(line footwork.Timeline, evidence Evidence) (replies, odds.Estimates, error) {
+	rates := evidence.Rates(j.prior(line))
+	r, err := j.first(line)
 	if err != nil {
 		return replies{}, rates, err
 	}
@@ -194,8 +185,8 @@ func repliesOf(
 		r.source = "Landings logged by zone (Dempster, Laird and Rubin, J. R. Stat. Soc. B 39 (1977) 1) and by place, " +
 			"with the level's scatter as eight more"
 	}
-	ground, err := r.ground(d)
-	if err == nil && rates.Rate.Balls > 0 && d.In(m) == 1 && len(evidence.Landings)+len(evidence.Zones) == 0 {
+	ground, err := r.ground(j.d)
+	if err == nil && rates.Rate.Balls > 0 && j.d.In(j.m) == 1 && len(evidence.Landings)+len(evidence.Zones) == 0 {
 		r.scatter = ground.Calibrated(r.scatter, r.at, rates.Rate.Mean)
 		r.source = "The level's scatter, made as wide as what was counted says; log landings to know its shape"
 	}
@@ -234,13 +225,13 @@ func aimedAt(d drill.Document, r replies, evidence Evidence, s coach.Settings) (
 	default:
 		a.Shares = ground.Shares(r.scatter, a.At)
 	}
-	a.Sentence = a.sentence(r.goal.whole)
+	a.Sentence = a.sentence(r.goal)
 	a.Derivation = a.derivation(r, s)
 	return a, nil
 }
 
 // sentence says what becomes of a hundred balls: of those to a target, or, where in is enough, of all that are legal.
-func (a Aimed) sentence(whole bool) string {
+func (a Aimed) sentence(g goal) string {
 	s := a.Shares
 	if a.Upright {
 		return fmt.Sprintf("of 100 balls %d go through or meet it", units.Percents(s.In)[0])
@@ -248,18 +239,14 @@ func (a Aimed) sentence(whole bool) string {
 	// All that can become of a ball, so that the parts add up to the hundred.
 	of := units.Percents(s.In, s.Long, s.Wide, s.Net, s.Short, s.Beside)
 	in, long, wide, net, short, beside := of[0], of[1], of[2], of[3], of[4], of[5]
-	where := "in the target"
-	if whole {
-		where = "in"
-	}
-	phrase := fmt.Sprintf("of 100 balls %d %s, %d out", in, where, long+wide)
+	phrase := fmt.Sprintf("of 100 balls %d %s, %d out", in, g.where(), long+wide)
 	if long+wide > 0 {
 		phrase += fmt.Sprintf(" (%d long, %d wide)", long, wide)
 	}
 	if net > 0 {
 		phrase += fmt.Sprintf(", %d in the net", net)
 	}
-	if whole {
+	if g.whole {
 		return phrase
 	}
 	phrase += fmt.Sprintf(", %d in but short of it", short)
@@ -271,7 +258,7 @@ func (a Aimed) sentence(whole bool) string {
 
 func (a Aimed) derivation(r replies, s coach.Settings) metric.Derivation {
 	return metric.Derivation{
-		Figure: map[bool]string{true: "In", false: "In the target"}[r.goal.whole],
+		Figure: units.Title(r.goal.where()),
 		Value:  units.Decimal(100*a.Shares.In, 0) + " of 100",
 		Formula: "how speed, height and direction of the stroke vary, carried by the flight of the ball to where it " +
 			"lands; a bivariate normal distribution over the part of the target that is in",
