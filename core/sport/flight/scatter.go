@@ -105,29 +105,28 @@ func (w World) Passage(l Launch, s Scatter) (p Passage, ok bool) {
 	free := w
 	free.Court = w.Court.WithoutNet()
 	net := Plane{X1: -w.Court.Net.HalfUp, X2: w.Court.Net.HalfUp}
-	read := func(l Launch) (height, x, y float64, crosses, ok bool) {
+	type passed struct {
+		height, x, y float64
+		crosses      bool
+	}
+	own, varied, ok := around(l, s, func(l Launch) (passed, bool) {
 		path := free.Follow(l, 1+l.Landing())
 		landed, ok := path.Bounce(l.Landing())
 		along, height, crosses := net.crossing(path)
 		if crosses {
 			height = w.clearance(&State{P: Vec{X: along + net.X1, Z: height}})
 		}
-		return height, landed.P.X, landed.P.Y, crosses, ok
-	}
-	height, x, y, crosses, ok := read(l)
+		return passed{height, landed.P.X, landed.P.Y, crosses}, ok
+	})
 	if !ok {
 		return p, false
 	}
-	p.Crosses, p.Over = crosses, height
+	p.Crosses, p.Over = own.crosses, own.height
 	var heights, landings [3][2]float64
-	for i, varied := range l.Varied(s.Times(small)) {
-		h2, x2, y2, over, ok := read(varied)
-		if !ok {
-			return p, false
-		}
-		p.Crosses = p.Crosses && over
-		heights[i] = [2]float64{(h2 - height) / small}
-		landings[i] = [2]float64{(x2 - x) / small, (y2 - y) / small}
+	for i, v := range varied {
+		p.Crosses = p.Crosses && v.crosses
+		heights[i] = [2]float64{(v.height - own.height) / small}
+		landings[i] = [2]float64{(v.x - own.x) / small, (v.y - own.y) / small}
 	}
 	p.Sigma, p.Lands = spread(heights).A, spread(landings)
 	return p, true
@@ -171,18 +170,31 @@ func (g Plane) crossing(p Path) (along, height float64, ok bool) {
 // small is the share of a standard deviation that launches are varied by: the answer is the slope times the deviation.
 const small = 0.05
 
+// around reads something of a launch, and of those a small share of a standard deviation off; false where one of them
+// cannot be read.
+func around[T any](l Launch, s Scatter, read func(Launch) (T, bool)) (own T, varied [3]T, ok bool) {
+	if own, ok = read(l); !ok {
+		return own, varied, false
+	}
+	for i, other := range l.Varied(s.Times(small)) {
+		if varied[i], ok = read(other); !ok {
+			return own, varied, false
+		}
+	}
+	return own, varied, true
+}
+
 func (w World) spreadAt(l Launch, s Scatter, where func(Path) (a, b float64, ok bool)) (Spread, bool) {
-	a, b, ok := where(w.Follow(l, 1+l.Landing()))
+	own, varied, ok := around(l, s, func(l Launch) (at [2]float64, ok bool) {
+		at[0], at[1], ok = where(w.Follow(l, 1+l.Landing()))
+		return at, ok
+	})
 	if !ok {
 		return Spread{}, false
 	}
 	var parts [3][2]float64
-	for i, varied := range l.Varied(Scatter{s.Speed * small, s.Elevation * small, s.Azimuth * small}) {
-		a2, b2, ok := where(w.Follow(varied, 1+l.Landing()))
-		if !ok {
-			return Spread{}, false
-		}
-		parts[i] = [2]float64{(a2 - a) / small, (b2 - b) / small}
+	for i, v := range varied {
+		parts[i] = [2]float64{(v[0] - own[0]) / small, (v[1] - own[1]) / small}
 	}
 	return spread(parts), true
 }
