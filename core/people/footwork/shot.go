@@ -27,9 +27,11 @@ func (d Drill) Strike(t feed.Task, met flight.Vec, landing court.Point, share fl
 }
 
 // BySpeed says whether the answer to a task's ball goes by the speed at which it leaves.
-func (d Drill) BySpeed(t feed.Task) bool {
-	by, _, ok := sports.By(d.World.Court, t.Stroke, t.ReplyPace, d.power(), 0)
-	return ok && by == flight.BySpeed
+func (d Drill) BySpeed(t feed.Task) bool { return d.bySpeed(t.Stroke) }
+
+func (d Drill) bySpeed(stroke sports.Stroke) bool {
+	_, ok := sports.Of(d.World.Court.Sport).Striking.First[stroke]
+	return ok
 }
 
 // shot is the launch of a stroke from where the ball is met: a serve, a smash or a drive by the speed at which it
@@ -37,9 +39,13 @@ func (d Drill) BySpeed(t feed.Task) bool {
 // net, and the others by their pace. The error wraps flight.ErrImpossible where it cannot be played, also where the
 // player does not strike so hard.
 func (d Drill) shot(t feed.Task, from flight.Vec, landing court.Point) (flight.Launch, error) {
+	shares := Shares
+	if !d.bySpeed(t.Stroke) {
+		shares = shares[:1]
+	}
 	var l flight.Launch
 	var err error
-	for _, share := range Shares {
+	for _, share := range shares {
 		if l, err = d.struck(t, from, landing, share); err == nil {
 			break
 		}
@@ -115,8 +121,9 @@ func (d Drill) struck(t feed.Task, from flight.Vec, landing court.Point, share f
 }
 
 // ownPace is how many times as fast as its pace a player's own stroke goes: the paces are a club player's on the full
-// court, and children who do not strike so hard play more slowly on small courts too. With a share of it they take pace
-// off, but not below a beginner's.
+// court, and children who do not strike so hard play more slowly on small courts too. A shuttle that is struck harder
+// is no quicker there: how fast a rally of it goes is a matter of tactics. With a share of it they take pace off, but
+// not below a beginner's.
 func (d Drill) ownPace(share float64) float64 {
 	power := d.power() / byLevel[student.Club][3]
 	c := sports.Of(d.World.Court.Sport).Courts[0].Court
