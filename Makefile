@@ -2,7 +2,7 @@
 
 BIN := bin/hodometer
 LINT := go tool -modfile=tools/go.mod golangci-lint
-CORE := $(shell find core cmd/courtside -name '*.go' -not -name '*_test.go') go.mod
+CORE := $(shell find core cmd/courtside -name '*.go' -not -name '*_test.go' -o -name '*.json' -not -path '*/testdata/*') go.mod
 PAGES := $(shell find ui/src ui/public ui/index.html ui/vite.config.ts ui/notices.ts -type f)
 # How well what devices load is compressed: the highest level takes half a minute for core.
 LEVEL := $(if $(filter demo,$(MAKECMDGOALS)),5,11)
