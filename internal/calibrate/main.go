@@ -9,6 +9,7 @@ import (
 	"encoding/json"
 	"flag"
 	"fmt"
+	"maps"
 	"math"
 	"os"
 
@@ -34,10 +35,7 @@ func main() {
 
 // free are the constants that rows say something of. A level between two is between them: an improver and a green-ball
 // child half-way from a beginner to a club player, an orange-ball child half-way from there to a red-ball child.
-var free = []struct {
-	name string
-	of   func(c *striking.Constants) (get float64, set func(float64))
-}{
+var free = []constant{
 	level("red", student.Red), level("beginner", student.Beginner), level("club", student.Club),
 	level("tournament", student.Tournament),
 	sport("badminton", court.Badminton), sport("squash", court.Squash), sport("table", court.TableTennis),
@@ -48,7 +46,8 @@ var free = []struct {
 	}},
 }
 
-type constant = struct {
+// constant is one of them: how it is read, and set.
+type constant struct {
 	name string
 	of   func(c *striking.Constants) (get float64, set func(float64))
 }
@@ -67,15 +66,8 @@ func sport(name string, s court.Sport) constant {
 
 // with are constants with others for the free ones, each as the logarithm of how much more it is.
 func with(c striking.Constants, x []float64) striking.Constants {
-	next := striking.Constants{
-		Level: map[student.Level]float64{}, Sport: map[court.Sport]float64{}, Serve: c.Serve, OverNet: c.OverNet,
-	}
-	for k, v := range c.Level {
-		next.Level[k] = v
-	}
-	for k, v := range c.Sport {
-		next.Sport[k] = v
-	}
+	next := c
+	next.Level, next.Sport = maps.Clone(c.Level), maps.Clone(c.Sport)
 	for i, f := range free {
 		before, set := f.of(&next)
 		set(round(before * math.Exp(x[i])))
@@ -127,7 +119,7 @@ func run(ctx context.Context, tries int, write bool) error {
 	}
 	best := with(begun, result.X)
 	striking.Try(best)
-	fmt.Printf("fitted %.2f\n\n%s", sum(result.X), Report(ctx, rows))
+	fmt.Printf("fitted %.2f\n\n%s", sum(result.X), report(ctx, rows))
 	text, err := json.MarshalIndent(best, "", "  ")
 	if err != nil || !write {
 		fmt.Println(string(text))
@@ -136,8 +128,8 @@ func run(ctx context.Context, tries int, write bool) error {
 	return os.WriteFile(kept, append(text, '\n'), 0o600)
 }
 
-// Report is what each row comes to.
-func Report(ctx context.Context, rows []ranges.Row) string {
+// report is what each row comes to.
+func report(ctx context.Context, rows []ranges.Row) string {
 	text := ""
 	for _, r := range rows {
 		value, err := r.Value(ctx)

@@ -62,7 +62,6 @@ type Played struct {
 	Ball playerfit.Ball
 	Fit  playerfit.Measure
 	Met  footwork.Interception
-	Turn simulation.Simulation
 }
 
 // played works out what a level makes of a staple.
@@ -82,7 +81,7 @@ func (a asked) played(ctx context.Context, level student.Level) (Played, error) 
 	if err != nil {
 		return Played{}, err
 	}
-	p := Played{Fit: fit.Measures[0], Turn: turn}
+	p := Played{Fit: fit.Measures[0]}
 	if len(p.Fit.Balls) > 0 {
 		p.Ball = p.Fit.Balls[0]
 	}

@@ -67,20 +67,19 @@ func (g Ground) bounds() (left, right, bottom, top float64) {
 	c, r := g.shape.Centre, g.shape.Radius
 	whole := rect{c.X - r, c.X + r, c.Y - r, c.Y + r}
 	if len(g.shape.Corners) > 0 {
-		left, right, bottom, top = bounds(g.shape.Corners)
-		whole = rect{left, right, bottom, top}
+		whole = around(g.shape.Corners)
 	}
 	in := whole.cut(g.in)
 	return in.left, in.right, in.bottom, in.top
 }
 
-// bounds are the smallest rectangle round some corners, of which there is one at least.
-func bounds(corners []court.Point) (left, right, bottom, top float64) {
-	left, right, bottom, top = corners[0].X, corners[0].X, corners[0].Y, corners[0].Y
+// around is the smallest rectangle round some corners, of which there is one at least.
+func around(corners []court.Point) rect {
+	r := rect{corners[0].X, corners[0].X, corners[0].Y, corners[0].Y}
 	for _, p := range corners {
-		left, right, bottom, top = math.Min(left, p.X), math.Max(right, p.X), math.Min(bottom, p.Y), math.Max(top, p.Y)
+		r = rect{math.Min(r.left, p.X), math.Max(r.right, p.X), math.Min(r.bottom, p.Y), math.Max(r.top, p.Y)}
 	}
-	return left, right, bottom, top
+	return r
 }
 
 // Boldest is the place nearest to a corner of the court, along the line from there to the middle of the

@@ -59,8 +59,7 @@ func OnGround(c court.Court, shape court.Shape, format court.Format) (Ground, er
 
 // Within is the same target where a ball is in only inside an area: a serve in its box.
 func (g Ground) Within(corners []court.Point) Ground {
-	left, right, bottom, top := bounds(corners)
-	g.in = g.in.cut(rect{left, right, bottom, top})
+	g.in = g.in.cut(around(corners))
 	g.hit, g.walls = g.in, false
 	return g
 }

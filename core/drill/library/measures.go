@@ -12,12 +12,9 @@ func one(target court.Target, goals ...score.Goal) []drill.Measure {
 	return []drill.Measure{{Number: 1, What: goals[0].Unit(), Target: &target, Goals: goals}}
 }
 
-// wanting is a drill that asks for so many at the first goal of each measure.
-func wanting(d drill.Document, counts ...int) drill.Document {
-	d = d.Clone()
-	for i, count := range counts {
-		d.Measures[i].Goals[0].Count = count
-	}
+// wanting is a drill that was just made and asks for so many at its first goal.
+func wanting(d drill.Document, count int) drill.Document {
+	d.Measures[0].Goals[0].Count = count
 	return d
 }
 

@@ -69,7 +69,8 @@ func fitGoal(
 	s coach.Settings,
 ) (drill.Document, say.Sentence, error) {
 	m := d.Measures[i]
-	_, rates, _ := judgeOf(d, m, turn.Player, evidence.Level, s).replies(turn.Timeline, evidence) // the rates hold also where no ball can be played to the target
+	// The rates hold also where no ball can be played to the target.
+	_, rates, _ := judgeOf(d, m, turn.Player, evidence.Level, s).replies(turn.Timeline, evidence)
 	q := Ask(d, m, m.Goals[want.Goal], rates, simulation.StrokeGap(d, turn.Timeline), people, s)
 	q.Seconds = 60 * want.Minutes
 	if q.Goal.Kind == score.AsManyAsPossible {

@@ -8,7 +8,6 @@ import (
 	"hodometer/core/drill"
 	"hodometer/core/drill/library"
 	"hodometer/core/drill/playerfit"
-	"hodometer/core/people/coach"
 	"hodometer/core/people/student"
 	"hodometer/core/sport/court"
 	"hodometer/core/sport/sports"
@@ -19,10 +18,7 @@ import (
 func aiming(t *testing.T, d drill.Document, target *court.Target, level student.Level) float64 {
 	m := d.Main()
 	m.Target = target
-	d = d.With(0, m)
-	known, err := playerfit.Know(t.Context(), d, d.PlayerFor(level, student.RightHand), level, coach.Default())
-	require.NoError(t, err)
-	return known.Priors[0].Rate
+	return rateOf(t, d.With(0, m), level)
 }
 
 // onTheGround are the drills of the library whose first measure has a target that balls land in.

@@ -83,8 +83,10 @@ func (in Inputs) Named() Inputs {
 // Measure adds how far each student runs in a turn of each drill, as quick as they are on the day of the lesson. In one
 // that cannot be fed nobody runs. It returns ctx.Err() when cancelled.
 func (in *Inputs) Measure(ctx context.Context, d lesson.Document) error {
-	today, _ := time.Parse(time.DateOnly, d.Date) // without a date every run that was timed is of today
-	type alike struct {                           // who plays the same with the same feet
+	// Without a date every run that was timed is of today.
+	today, _ := time.Parse(time.DateOnly, d.Date)
+	// Who is alike plays the same with the same feet.
+	type alike struct {
 		drill, version string
 		drawn          lesson.Drawn
 		gap            float64
