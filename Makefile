@@ -5,16 +5,24 @@ LINT := go tool -modfile=tools/go.mod golangci-lint
 CORE := $(shell find core cmd/courtside -name '*.go' -not -name '*_test.go' -o -name '*.json' -not -path '*/testdata/*') go.mod
 PAGES := $(shell find ui/src ui/public ui/index.html ui/vite.config.ts ui/notices.ts -type f)
 # How well what devices load is compressed: the highest level takes half a minute for core.
-LEVEL := $(if $(filter demo,$(MAKECMDGOALS)),5,11)
+LEVEL := 11
+# One way of compiling, so that what is built, run and tested is compiled once.
+export GOFLAGS := -trimpath
 
-.PHONY: browser demo test test-long test-fresh check check-go check-lint check-page check-units check-format bench dev hooks generate format build fuzz mutants screenshots
+.PHONY: browser demo compiled test test-long test-fresh check check-go check-lint check-page check-units check-format bench dev hooks generate format build fuzz mutants screenshots
 
-demo: build
+# While the packages of the page are fetched, Go is compiled.
+demo:
+	@$(MAKE) --no-print-directory -j 2 compiled ui/dist/index.html
+	@$(MAKE) --no-print-directory build LEVEL=5
 	$(BIN) demo $(ARGS)
+
+compiled:
+	@go build -o /dev/null ./cmd/hodometer
 
 build: ui/dist/index.html
 	npx tsx ui/pack.ts $(LEVEL)
-	go build -trimpath -ldflags='-s -w -X main.build=$(shell git rev-parse --short=12 HEAD 2>/dev/null)' -o $(BIN) ./cmd/hodometer
+	go build -ldflags='-s -w -X main.build=$(shell git rev-parse --short=12 HEAD 2>/dev/null)' -o $(BIN) ./cmd/hodometer
 
 node_modules/.installed: package.json package-lock.json
 	npm install --no-audit --no-fund

@@ -10,7 +10,6 @@ import (
 	"os"
 	"os/exec"
 	"path/filepath"
-	"runtime"
 	"slices"
 	"strings"
 )
@@ -44,8 +43,11 @@ func notices(ctx context.Context, root string) ([]byte, error) {
 	}
 	var text bytes.Buffer
 	text.WriteString("What Hodometer is built on, each with its licence.\n")
-	licence := filepath.Join(runtime.GOROOT(), "LICENSE") //nolint:staticcheck // where it is built, not where it runs
-	if err := write(&text, "Go", licence); err != nil {
+	folder, err := exec.CommandContext(ctx, "go", "env", "GOROOT").Output()
+	if err != nil {
+		return nil, fmt.Errorf("find Go: %w", err)
+	}
+	if err := write(&text, "Go", filepath.Join(strings.TrimSpace(string(folder)), "LICENSE")); err != nil {
 		return nil, err
 	}
 	var lines []string
