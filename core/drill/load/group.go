@@ -158,7 +158,7 @@ func Form(d drill.Document) *rotation.Form {
 	if !inParts(d) {
 		return nil
 	}
-	f := rotation.Form{Kind: rotation.Roles, Every: math.Max(0.1, d.Pattern.TurnSeconds()/60)}
+	f := rotation.Form{Kind: rotation.Roles, Every: math.Max(0.1, d.Pattern.TurnSeconds()/60), Queues: true}
 	switch {
 	case d.Pattern.Rally != nil && d.Pattern.Rally.Pair:
 		f.Kind = rotation.TwoToOne
@@ -166,7 +166,7 @@ func Form(d drill.Document) *rotation.Form {
 		f.Spots = []rotation.Spot{{Name: "near end"}, {Name: "far end"}}
 	case AtOnce(d) > 1:
 		if !byPartner(d) {
-			f.Queues, f.Courts = true, 1 // one feeder
+			f.Courts = 1 // one feeder
 		}
 		for part := range AtOnce(d) {
 			f.Spots = append(f.Spots, rotation.Spot{Name: d.Part(part)})
@@ -177,17 +177,35 @@ func Form(d drill.Document) *rotation.Form {
 	return &f
 }
 
-// lineOf is the drill as a line drill. A partner who feeds does not wait.
+// lineOf is the drill as a line drill. Who has a part in a turn, and be it to feed, does not wait.
 func lineOf(d drill.Document, g Group) rotation.Line {
 	turn := d.Pattern.TurnSeconds() - d.Pattern.Pause
 	l := rotation.Line{People: g.People, Lines: g.Lines, Turn: turn, Between: d.Pattern.Every() - turn}
-	switch working := max(2, AtOnce(d)); {
-	case byPartner(d):
-		l.People, l.Lines = max(1, g.longest()-working+1), 1
-	case AtOnce(d) > 1:
-		l.People, l.Lines = (g.People+working-1)/working, 1
+	if inParts(d) {
+		working := AtOnce(d)
+		if byPartner(d) {
+			working = max(2, working)
+		}
+		l.People, l.Lines = (g.longest()+working-1)/working, 1
 	}
 	return l
+}
+
+// row is how many turns are played one after the other until everybody has had so many, and all how many turns that
+// are: of those who take turns in lines each has exactly so many; where players have parts of one turn everybody side by
+// side begins the next turn together, until all have had so many at least.
+func row(d drill.Document, g Group, turns int) (row, all int) {
+	if !inParts(d) {
+		row, all = g.longest()*turns, g.People*turns
+		if d.Pattern.Next == feed.AllAtOnce {
+			row = turns
+		}
+		return row, all
+	}
+	lines := len(g.lengths())
+	playing := max(1, min(g.People, lines*AtOnce(d)))
+	row = (g.People*turns + playing - 1) / playing
+	return row, row * lines
 }
 
 // Split is the fewest lines in which nobody waits longer than the coach finds tolerable.

@@ -4,6 +4,7 @@ package load
 import (
 	"fmt"
 	"math"
+	"sort"
 
 	"hodometer/core/basics/metric"
 	"hodometer/core/basics/units"
@@ -17,7 +18,9 @@ import (
 type Load struct {
 	People    int     `json:"people"`
 	Lines     int     `json:"lines" description:"Lines, or pairs, side by side"`
-	Turns     int     `json:"turns" description:"Turns for each player"`
+	Turns     int     `json:"turns" description:"Turns for each player, at least"`
+	Row       int     `json:"row" description:"Turns played one after the other"`
+	All       int     `json:"all" description:"Turns in all: those of lines, pairs and threes side by side added up"`
 	Balls     int     `json:"balls" description:"Balls fed to everybody together"`
 	Each      int     `json:"each" description:"Balls that one player plays"`
 	Word      string  `json:"word" description:"What they are called: balls, shuttles, or rallies, of which each takes one"`
@@ -35,33 +38,25 @@ type Load struct {
 
 // For works out what a drill takes when everybody of a group has so many turns.
 //
-// Feeding is players in the longest line × turns × the turn with its pauses; less where the next player starts before
-// the last one has finished, and a rally, or a turn with several parts, is a turn of all who play it. Every basketful
-// is picked up by the players and the coach together: balls × seconds a ball ÷ (people + 1).
+// Feeding is the turns that are played one after the other with their pauses: those of the players in the longest line;
+// less where the next player starts before the last one has finished, and a rally, or a turn with several parts, is a
+// turn of all who play it. Every basketful is picked up by the players and the coach together: balls × seconds a ball ÷
+// (people + 1).
 func For(d drill.Document, g Group, turns int, s coach.Settings) Load {
-	people, once := g.People, AtOnce(d)
-	together := func(line int) int { return (line + once - 1) / once }
-	// Who has a part in a turn that others play too has each of the parts equally often.
-	mine := func(inTurn int) int {
-		return int(math.Round(float64(turns*inTurn) / float64(d.Pattern.Roles())))
-	}
-	all := 0
-	for _, line := range g.lengths() {
-		all += together(line) * turns
-	}
+	inRow, all := row(d, g, turns)
 	balls := all * d.Pattern.BallsPerTurn()
 	line := lineOf(d, g)
 	_, word := d.Ball()
 	carried := s.Container(d.Sport)
+	own := Of(d, float64(turns))
 	load := Load{
 		Word:   word,
-		People: people, Lines: len(g.lengths()), Turns: turns, Balls: balls, Each: mine(d.Pattern.StrokesPerTurn()),
+		People: g.People, Lines: len(g.lengths()), Turns: turns, Row: inRow, All: all, Balls: balls,
+		Each: own.Balls, Overheads: own.Overheads, Serves: own.Serves,
 		Baskets: (balls + carried.Holds - 1) / carried.Holds, SetUp: d.SetUp,
-		Feeding:   d.Pattern.FeedingSeconds(together(g.longest()), turns),
-		PickUp:    float64(balls) * s.PickUp / float64(people+1),
-		Overheads: mine(d.Pattern.Count(sports.Of(d.Sport).Overhead)),
-		Serves:    mine(d.Pattern.Count(func(s sports.Stroke) bool { return s == sports.Serve })),
-		Waiting:   line.Waiting(), Rest: line.Rest(), Largest: line.Largest(s.Wait),
+		Feeding: d.Pattern.FeedingSeconds(1, inRow),
+		PickUp:  float64(balls) * s.PickUp / float64(g.People+1),
+		Waiting: line.Waiting(), Rest: line.Rest(), Largest: line.Largest(s.Wait),
 	}
 	if d.Pattern.Next == feed.AllAtOnce {
 		load.Waiting = 0
@@ -70,38 +65,43 @@ func For(d drill.Document, g Group, turns int, s coach.Settings) Load {
 	return load
 }
 
+// Own is what one player strikes in their turns.
+type Own struct{ Balls, Overheads, Serves int }
+
+// Of is what one player strikes in so many turns. Who has a part in a turn that others play too has each of the parts
+// equally often.
+func Of(d drill.Document, turns float64) Own {
+	mine := func(inTurn int) int {
+		return int(math.Round(turns * float64(inTurn) / float64(d.Pattern.Roles())))
+	}
+	return Own{
+		Balls:     mine(d.Pattern.StrokesPerTurn()),
+		Overheads: mine(d.Pattern.Count(sports.Of(d.Sport).Overhead)),
+		Serves:    mine(d.Pattern.Count(func(s sports.Stroke) bool { return s == sports.Serve })),
+	}
+}
+
 // Pool is how many attempts there are for one player in so many turns if all of them are at this measure.
-func Pool(d drill.Document, m drill.Measure, turns int) int {
-	return int(math.Round(float64(turns) * d.Tried(m)))
+func Pool(d drill.Document, m drill.Measure, turns float64) int {
+	return int(math.Round(turns * d.Tried(m)))
 }
 
 // TurnsIn returns the most turns for each player that fit into so many seconds; 0 where not even one
 // does.
 func TurnsIn(d drill.Document, seconds float64, g Group, s coach.Settings) int {
-	turns := 0
-	// The need grows by the same with each turn after the first.
-	first, second := For(d, g, 1, s).Need, For(d, g, 2, s).Need
-	if first <= seconds+1e-9 && second > first {
-		turns = 1 + int(math.Floor((seconds-first)/(second-first)+1e-9))
-	}
-	if turns > 0 && For(d, g, turns, s).Need > seconds+1e-9 {
-		turns--
-	}
-	return turns
+	fits := func(turns int) bool { return For(d, g, turns, s).Need <= seconds+1e-9 }
+	// A turn takes a second at least.
+	return sort.Search(max(0, int(seconds)), func(turns int) bool { return !fits(turns + 1) })
 }
 
 // Derivation explains the seconds a drill takes.
 func (l Load) Derivation(d drill.Document, s coach.Settings) metric.Derivation {
 	return metric.Derivation{
 		Figure: "Time", Value: units.Clock(l.Need) + " min",
-		Formula: "set-up + players in a line × turns × turn + balls × seconds a ball ÷ (players + coach)",
+		Formula: "set-up + turns one after the other × turn + balls × seconds a ball ÷ (players + coach)",
 		Inputs: []metric.Input{
 			{Name: "Set-up and explaining", Value: units.Clock(l.SetUp) + " min"},
-			{
-				Name:  "Players × turns",
-				Value: fmt.Sprintf("%d × %d", l.People, l.Turns),
-			},
-			{Name: "Lines", Value: fmt.Sprint(l.Lines)},
+			{Name: "Turns one after the other", Value: l.Turned()},
 			{Name: "One turn with its pauses", Value: units.Decimal(d.Pattern.TurnSeconds(), 1) + " s"},
 			{Name: "Feeding", Value: units.Clock(l.Feeding) + " min"},
 			{Name: units.Title(l.Word), Value: d.Fed(l.Balls)},
@@ -110,4 +110,13 @@ func (l Load) Derivation(d drill.Document, s coach.Settings) metric.Derivation {
 		},
 		Source: metric.OwnArithmetic + "; seconds a ball: " + metric.Practice,
 	}
+}
+
+// Turned says how the turns that are played one after the other come about: 12: 3 each of 8, 2 at a time.
+func (l Load) Turned() string {
+	told := fmt.Sprintf("%d: %d each of %d", l.Row, l.Turns, l.People)
+	if l.Lines > 1 {
+		told += fmt.Sprintf(", %d side by side", l.Lines)
+	}
+	return told
 }

@@ -29,7 +29,7 @@ func TestTheLoadsOfTheLibrary(t *testing.T) {
 				people, l.Lines, l.Turns, l.Balls, l.Word, l.Baskets, l.Each, l.Overheads, l.Serves,
 				l.SetUp, l.Feeding, l.PickUp, l.Need, l.Waiting, l.Rest, l.Largest,
 				load.TurnsIn(d, l.Need+float64(100*k), g, s), l.Need+float64(100*k), load.Split(d, people, s),
-				load.Pool(d, d.Main(), l.Turns), said)
+				load.Pool(d, d.Main(), float64(l.Turns)), said)
 		}
 		if f := load.Form(d); f != nil {
 			fmt.Fprintf(&b, "  %s every %.2f min, queues %v, %v\n", f.Kind, f.Every, f.Queues, f.Spots)

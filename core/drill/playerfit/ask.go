@@ -92,7 +92,7 @@ func Planned(q odds.Question, d drill.Document, m drill.Measure, turns int, play
 		q.Balls, q.Seconds = 0, played
 		return q
 	}
-	q.Balls = load.Pool(d, m, turns)
+	q.Balls = load.Pool(d, m, float64(turns))
 	q.Seconds = q.Clock.Seconds(float64(q.Balls)) + q.Clock.Gap/2
 	return q
 }

@@ -265,9 +265,10 @@ func metrics(d drill.Document, r Report, s coach.Settings) []metric.Metric {
 			Source: metric.OwnArithmetic,
 		}),
 		metric.New(title+" in all", float64(l.Balls), units.Decimal(float64(l.Balls), 0), l.Word, metric.Derivation{
-			Formula: "players × turns × " + l.Word + " a turn",
+			Formula: "turns in all × " + l.Word + " a turn",
 			Inputs: []metric.Input{{Name: "Players", Value: units.Decimal(float64(l.People), 0)},
 				{Name: "Turns each", Value: units.Decimal(float64(l.Turns), 0)},
+				{Name: "Turns in all", Value: units.Decimal(float64(l.All), 0)},
 				{Name: title + " a turn", Value: units.Decimal(float64(p.BallsPerTurn()), 0)}},
 			Source: metric.OwnArithmetic,
 		}),

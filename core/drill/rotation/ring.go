@@ -64,7 +64,8 @@ func (f Form) around(n, courts, spots int) []place {
 			if f.Queues {
 				queue = court*spots + spot
 			}
-			for range (waiting + queues - 1 - queue) / queues {
+			// As even along the ring as can be.
+			for range (queue+1)*waiting/queues - queue*waiting/queues {
 				places = append(places, place{court: court, spot: -1})
 			}
 		}

@@ -88,7 +88,7 @@ func All(
 	all = append(all, warmUps(d, list, in)...)
 	all = append(all, rests(list, in)...)
 	for _, person := range in.People {
-		all = append(all, bodyFindings(person, p, list)...)
+		all = append(all, bodyFindings(person, p, list, in)...)
 	}
 	hush(all, d)
 	return all, nil
@@ -211,7 +211,9 @@ func games(l schedule.Prepared, s schedule.ScheduledBlock, in schedule.Inputs) [
 }
 
 // bodyFindings holds the plan against what a student's body may be given in one lesson.
-func bodyFindings(person lesson.Person, p schedule.Timetable, list []schedule.Prepared) []Finding {
+func bodyFindings(
+	person lesson.Person, p schedule.Timetable, list []schedule.Prepared, in schedule.Inputs,
+) []Finding {
 	var all []Finding
 	profile := person.Profile
 	if profile.PrivatelyHurts() {
@@ -266,7 +268,7 @@ func bodyFindings(person lesson.Person, p schedule.Timetable, list []schedule.Pr
 		if s.Load == nil {
 			continue
 		}
-		if n := of(schedule.Budget{Balls: s.Load.Each, Overheads: s.Load.Overheads, Serves: s.Load.Serves}); n > most {
+		if n := of(list[i].ComesTo(person.ID, s, in)); n > most {
 			most, at = n, i
 		}
 	}

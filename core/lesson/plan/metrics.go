@@ -27,7 +27,7 @@ func (p Plan) metrics(d lesson.Document, list []schedule.Prepared, in schedule.I
 			balls,
 			metric.Input{
 				Name:  s.Title,
-				Value: fmt.Sprintf("%s, %d each: %d", units.Count(s.Load.People, "player", "players"), s.Load.Each, s.Load.Balls),
+				Value: fmt.Sprintf("%s, %s each: %d", units.Count(s.Load.People, "player", "players"), s.Strikes, s.Load.Balls),
 			},
 		)
 		carried := in.Settings.Container(list[i].Document.Sport)

@@ -1,9 +1,12 @@
 package schedule
 
 import (
+	"fmt"
 	"math"
 	"slices"
 
+	"hodometer/core/basics/units"
+	"hodometer/core/drill/load"
 	"hodometer/core/lesson"
 	"hodometer/core/people/student"
 )
@@ -59,7 +62,7 @@ func (b *Budget) Add(more Budget, times float64) {
 
 // ComesTo is what comes to a student in the block as it stands on the clock; nothing where they are not in it.
 func (l Prepared) ComesTo(student string, s ScheduledBlock, in Inputs) (b Budget) {
-	at := slices.IndexFunc(l.People, func(other lesson.Person) bool { return other.ID == student })
+	at := l.at(student)
 	if at < 0 {
 		return b
 	}
@@ -67,10 +70,12 @@ func (l Prepared) ComesTo(student string, s ScheduledBlock, in Inputs) (b Budget
 	case l.Block.Kind.Rests():
 		b.Rest += s.End - s.Start
 	case s.Load != nil:
-		b.Balls += s.Load.Each
-		b.Overheads += s.Load.Overheads
-		b.Serves += s.Load.Serves
-		b.Metres += float64(s.Load.Turns) * in.Metres[l.Block.ID][student]
+		turns := l.turns(at, s)
+		strikes := load.Of(l.Document, turns)
+		b.Balls += strikes.Balls
+		b.Overheads += strikes.Overheads
+		b.Serves += strikes.Serves
+		b.Metres += turns * in.Metres[l.Block.ID][student]
 		own := math.Min(s.Load.Feeding, float64(s.Load.Turns)*l.Document.Pattern.TurnSeconds())
 		if s.Table != nil {
 			own = s.Load.Feeding - s.Table.People[at].Waited
@@ -86,6 +91,60 @@ func (l Prepared) ComesTo(student string, s ScheduledBlock, in Inputs) (b Budget
 		b.Playing += s.Work
 	}
 	return b
+}
+
+// turns is how many turns of the drill one of its people has: as many as all, where they come in lines or the coach says
+// how they change; else those that the table gives them.
+func (l Prepared) turns(person int, s ScheduledBlock) float64 {
+	if s.Table == nil || l.Block.Rotation != nil {
+		return float64(s.Load.Turns)
+	}
+	return l.turnsAt(person, *s.Table)
+}
+
+// TurnsOf is how many turns of the block's drill a student has as it stands on the clock; 0 where they are not in it.
+func (l Prepared) TurnsOf(student string, s ScheduledBlock) float64 {
+	at := l.at(student)
+	if at < 0 || s.Load == nil {
+		return 0
+	}
+	return l.turns(at, s)
+}
+
+// at is where a student is among the people of the block; −1 where they are not.
+func (l Prepared) at(student string) int {
+	return slices.IndexFunc(l.People, func(other lesson.Person) bool { return other.ID == student })
+}
+
+// span is from the least to the most of something that one of the people of a block has.
+type span struct{ least, most int }
+
+// of says it in words: 3 turns, or 3 to 4 turns.
+func (s span) of(one, many string) string {
+	if s.least == s.most {
+		return units.Count(s.least, one, many)
+	}
+	return fmt.Sprintf("%d to %d %s", s.least, s.most, many)
+}
+
+// between is the least and the most of something that the turns of the people of a block come to.
+func (l Prepared) between(s ScheduledBlock, of func(turns float64) int) span {
+	if len(l.People) == 0 {
+		all := of(float64(s.Load.Turns))
+		return span{all, all}
+	}
+	found := span{least: math.MaxInt}
+	for i := range l.People {
+		n := of(l.turns(i, s))
+		found.least, found.most = min(found.least, n), max(found.most, n)
+	}
+	return found
+}
+
+// strikes says what each of the people of a drill strikes in it.
+func (l Prepared) strikes(s ScheduledBlock) string {
+	one, many := l.Document.Ball()
+	return l.between(s, func(turns float64) int { return load.Of(l.Document, turns).Balls }).of(one, many)
 }
 
 // carry lists what to bring: of each piece as many as one block needs at most, and no more full baskets, tubes or boxes

@@ -2,11 +2,13 @@ package schedule_test
 
 import (
 	"math"
+	"slices"
 	"testing"
 
 	"github.com/stretchr/testify/require"
 
 	"hodometer/core/drill/library"
+	"hodometer/core/drill/load"
 	"hodometer/core/drill/simulation"
 	"hodometer/core/lesson"
 	"hodometer/core/lesson/schedule"
@@ -39,12 +41,31 @@ func TestWhatEverybodyDoesAddsUpToTheBlock(t *testing.T) {
 				metres, balls = metres+b.Metres, balls+b.Balls
 			}
 			require.InDelta(t, float64(people)*(s.End-s.Start), sum, 1e-6)
-			own := 0.0
+			least, most := 0.0, 0.0
 			for _, each := range in.Metres[block.ID] {
-				own += float64(s.Load.Turns) * each
+				least, most = least+float64(s.Load.Turns)*each, most+float64(s.Load.Turns+1)*each
 			}
-			require.InDelta(t, own, metres, 1e-6)
-			require.Equal(t, people*s.Load.Each, balls)
+			require.GreaterOrEqual(t, metres, least-1e-6)
+			require.LessOrEqual(t, metres, most+1e-6)
+			require.GreaterOrEqual(t, balls, people*s.Load.Each)
+			if s.Table == nil {
+				require.InDelta(t, least, metres, 1e-6)
+				require.Equal(t, people*s.Load.Each, balls)
+				continue
+			}
+			// All turns that are played, each by all who have a part in it, the coach as well where one is missing.
+			parts := float64(s.Load.All * load.AtOnce(stored.Document))
+			played := 0.0
+			for i, share := range s.Table.People {
+				require.Equal(t, table.Budgets[i].Balls, share.Balls)
+				metres -= table.Budgets[i].Metres
+				played += turnsAtTheTable(s, i)
+			}
+			require.InDelta(t, 0, metres, 1e-6)
+			require.LessOrEqual(t, played, parts+1e-6)
+			if people >= load.AtOnce(stored.Document) {
+				require.InDelta(t, parts, played, 1e-6, "%s, %d players", stored.Document.Name, people)
+			}
 		}
 	}
 }
@@ -101,4 +122,76 @@ func TestWhoHasTheirOwnTempoRunsTheirOwnMetres(t *testing.T) {
 	require.InDelta(t, own[in.People[0].ID], in.Metres["only"][in.People[0].ID], 1e-9)
 	require.Greater(t, own[in.People[1].ID]-in.Metres["only"][in.People[1].ID], 0.2)
 	require.InDelta(t, own[in.People[2].ID], in.Metres["only"][in.People[2].ID], 1e-9)
+}
+
+// turnsAtTheTable are the rounds of a table in which somebody plays, and does not feed.
+func turnsAtTheTable(s schedule.ScheduledBlock, person int) float64 {
+	turns := 0.0
+	for _, round := range s.Table.Rounds {
+		for _, seat := range round.Seats {
+			if seat.Person == person && !seat.Waits && !seat.Feeds {
+				turns++
+			}
+		}
+	}
+	return turns
+}
+
+// Everybody has as many turns as are told, or one more where that does not come out even, whatever the drill, the group
+// and the turns.
+func TestEverybodyHasTheirTurns(t *testing.T) {
+	t.Parallel()
+	shared := slices.DeleteFunc(library.All(), func(s library.Stored) bool { return load.Form(s.Document) == nil })
+	drills := long.Some(t, shared, 10)
+	for people := 2; people <= 12; people++ {
+		for _, stored := range drills {
+			for turns := 1; turns <= 6; turns++ {
+				d, in := sample.Crowd(people)
+				block := schedule.ForDrill(stored.ID, stored.Document, people, d.Space, in.Settings)
+				block.ID, block.Turns = "only", turns
+				d.Blocks, in.Drills[stored.ID] = []lesson.Block{block}, stored.Document
+				table, _, err := schedule.Make(t.Context(), d, in)
+				require.NoError(t, err)
+				s := table.Blocks[0]
+				least, most := math.Inf(1), 0.0
+				for i := range s.Table.People {
+					each := turnsAtTheTable(s, i)
+					least, most = math.Min(least, each), math.Max(most, each)
+				}
+				require.Contains(t, []float64{float64(turns), float64(turns + 1)}, least, "%s, %d", stored.Document.Name, people)
+				require.LessOrEqual(t, most-least, 1.0, "%s, %d", stored.Document.Name, people)
+			}
+		}
+	}
+}
+
+// By hand: eight play a rally on one court, two at a time, three turns each: 8 × 3 ÷ 2 = 12 rallies one after the other.
+// Five in two pairs, where one feeds the other, four turns each: 5 × 4 ÷ 2 = 10 rounds of two turns. With three turns each
+// there are 15 turns, 8 rounds with 16 of them: somebody has four. A turn has twelve balls.
+func TestTurnsByHand(t *testing.T) {
+	t.Parallel()
+	for _, c := range []struct {
+		drill              string
+		people, turns      int
+		row, all           int
+		fits, strikes, sum string
+	}{
+		{"Crossroads", 8, 3, 12, 12, "3 turns each", "9 rallies", "12: 3 each of 8"},
+		{"Net Alphabet", 5, 4, 10, 20, "4 turns each", "48 balls", "10: 4 each of 5, 2 side by side"},
+		{"Net Alphabet", 5, 3, 8, 16, "3 to 4 turns each", "36 to 48 balls", "8: 3 each of 5, 2 side by side"},
+	} {
+		d, in := sample.Crowd(c.people)
+		document := sample.Drill(t, c.drill)
+		block := schedule.ForDrill("one", document, c.people, d.Space, in.Settings)
+		block.ID, block.Turns, block.Minutes = "only", c.turns, 60
+		d.Blocks, in.Drills["one"] = []lesson.Block{block}, document
+		table, _, err := schedule.Make(t.Context(), d, in)
+		require.NoError(t, err)
+		s := table.Blocks[0]
+		require.Equal(t, []int{c.row, c.all}, []int{s.Load.Row, s.Load.All}, c.drill)
+		require.Len(t, s.Table.Rounds, c.row)
+		require.Equal(t, c.sum, s.Load.Turned())
+		require.Contains(t, s.Fits, c.fits+",")
+		require.Equal(t, c.strikes, s.Strikes)
+	}
 }

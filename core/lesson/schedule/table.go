@@ -12,12 +12,16 @@ import (
 // ballSeconds is what a ball takes in a warm-up with the ball. Common practice, no source.
 const ballSeconds = 3
 
-// Form is how the people of the block change places: as was chosen for it, or as its drill wants it.
+// Form is how the people of the block change places: as was chosen for it, or as its drill wants it. Who is alone with a
+// coach who feeds changes with nobody.
 func (l Prepared) Form() *rotation.Form {
-	if l.Block.Rotation == nil && l.Drilled {
-		return load.Form(l.Document)
+	switch {
+	case l.Block.Rotation != nil || !l.Drilled:
+		return l.Block.Rotation
+	case len(l.People) == 1 && load.AtOnce(l.Document) == 1:
+		return nil
 	}
-	return l.Block.Rotation
+	return load.Form(l.Document)
 }
 
 // table is who is where in each round of a block; nil where nobody changes places.
@@ -26,7 +30,8 @@ func (l Prepared) table(seconds float64) *rotation.Table {
 	if l.Block.Kind == lesson.Ball {
 		perBall = ballSeconds
 	}
-	if l.Drilled {
+	own := l.Drilled && l.Block.Rotation == nil
+	if l.Drilled && !own {
 		perBall = l.Document.Pattern.Gap
 	}
 	if form == nil || len(l.People) == 0 {
@@ -38,10 +43,29 @@ func (l Prepared) table(seconds float64) *rotation.Table {
 		form = &placed
 	}
 	t := form.Table(len(l.People), seconds, perBall)
+	if own {
+		for i := range t.People {
+			t.People[i].Balls = load.Of(l.Document, l.turnsAt(i, t)).Balls
+		}
+	}
 	if form.Kind != rotation.Stations {
 		l.where(&t)
 	}
 	return &t
+}
+
+// turnsAt is how many turns of a drill whose parts are changed after each one person has in such a table. Who feeds has
+// none.
+func (l Prepared) turnsAt(person int, t rotation.Table) float64 {
+	seconds := 0.0
+	for _, round := range t.Rounds {
+		for _, seat := range round.Seats {
+			if seat.Person == person && !seat.Waits && !seat.Feeds {
+				seconds += round.Seconds
+			}
+		}
+	}
+	return seconds / l.Document.Pattern.TurnSeconds()
 }
 
 // sideBySide is how many groups change places beside one another where the coach leaves it open: as many as the

@@ -31,29 +31,30 @@ type Timetable struct {
 
 // ScheduledBlock is one block on the road.
 type ScheduledBlock struct {
-	Block  string            `json:"block" description:"Identifier of the block"`
-	Kind   lesson.Kind       `json:"kind"`
-	Title  string            `json:"title"`
-	Clock  string            `json:"clock" description:"When it begins, on the clock"`
-	Start  float64           `json:"start"`
-	End    float64           `json:"end"`
-	Length string            `json:"length" description:"From its beginning to its end, in words: 8 min"`
-	Effort int               `json:"effort"`
-	Pinned bool              `json:"pinned"`
-	SetUp  float64           `json:"setUp" description:"Walking over, collecting, setting the court and explaining"`
-	Work   float64           `json:"work" description:"Of a drill: feeding; otherwise all the rest"`
-	PickUp float64           `json:"pickUp" description:"Picking up balls"`
-	Over   float64           `json:"over" description:"How much more the drill needs than it has"`
-	Spare  float64           `json:"spare" description:"How much the drill leaves over"`
-	Load   *load.Load        `json:"load"`
-	Fits   string            `json:"fits" description:"What fits, in words"`
-	Time   metric.Derivation `json:"time" description:"How its time came about"`
-	Group  string            `json:"group" description:"How the group plays it, in words; empty where there is nothing to say"`
-	People []string          `json:"people" description:"Identifiers of who is in it"`
-	Table  *rotation.Table   `json:"table" description:"Who is where in each round; null where nobody changes places"`
-	Comes  []Piece           `json:"comes" description:"Equipment put down for it"`
-	Goes   []Piece           `json:"goes" description:"Equipment collected before it"`
-	Stays  []Piece           `json:"stays" description:"Equipment that stands already"`
+	Block   string            `json:"block" description:"Identifier of the block"`
+	Kind    lesson.Kind       `json:"kind"`
+	Title   string            `json:"title"`
+	Clock   string            `json:"clock" description:"When it begins, on the clock"`
+	Start   float64           `json:"start"`
+	End     float64           `json:"end"`
+	Length  string            `json:"length" description:"From its beginning to its end, in words: 8 min"`
+	Effort  int               `json:"effort"`
+	Pinned  bool              `json:"pinned"`
+	SetUp   float64           `json:"setUp" description:"Walking over, collecting, setting the court and explaining"`
+	Work    float64           `json:"work" description:"Of a drill: feeding; otherwise all the rest"`
+	PickUp  float64           `json:"pickUp" description:"Picking up balls"`
+	Over    float64           `json:"over" description:"How much more the drill needs than it has"`
+	Spare   float64           `json:"spare" description:"How much the drill leaves over"`
+	Load    *load.Load        `json:"load"`
+	Fits    string            `json:"fits" description:"What fits, in words"`
+	Strikes string            `json:"strikes" description:"What each of its people strikes in a drill, in words: 16 to 20 balls; empty without one"`
+	Time    metric.Derivation `json:"time" description:"How its time came about"`
+	Group   string            `json:"group" description:"How the group plays it, in words; empty where there is nothing to say"`
+	People  []string          `json:"people" description:"Identifiers of who is in it"`
+	Table   *rotation.Table   `json:"table" description:"Who is where in each round; null where nobody changes places"`
+	Comes   []Piece           `json:"comes" description:"Equipment put down for it"`
+	Goes    []Piece           `json:"goes" description:"Equipment collected before it"`
+	Stays   []Piece           `json:"stays" description:"Equipment that stands already"`
 
 	Machine bool `json:"machine" description:"Its drill is planned with a ball machine"`
 
@@ -158,26 +159,23 @@ func (l Prepared) schedule(in Inputs) ScheduledBlock {
 		}
 		return s
 	}
-	turns := block.TurnsOf(l.Document)
 	load := l.load(in)
 	need := l.changeOver() + load.Need
 	s.Load, s.Machine = &load, l.Document.WithMachine()
 	s.SetUp, s.Work, s.PickUp = l.changeOver()+load.SetUp, load.Feeding, load.PickUp
 	s.Over, s.Spare = math.Max(0, need-has), math.Max(0, has-need)
-	s.Fits = l.fits(turns, s, in)
 	s.Table = l.table(s.Work)
+	s.Fits, s.Strikes = l.fits(s, in), l.strikes(s)
 	s.Time = metric.Derivation{
 		Figure: block.Title, Value: units.Clock(need) + " min",
-		Formula: "walking over + collecting + set-up + players in a line × turns × turn + picking up",
+		Formula: "walking over + collecting + set-up + turns one after the other × turn + picking up",
 		Inputs: append(
 			l.moving(),
 			metric.Input{
 				Name: "Feeding",
 				Value: fmt.Sprintf(
-					"%d in %s, %s of %s s = %s min",
-					load.People,
-					units.Count(load.Lines, "line", "lines"),
-					units.Count(turns, "turn", "turns"),
+					"%s, of %s s = %s min",
+					load.Turned(),
 					units.Decimal(l.Document.Pattern.TurnSeconds(), 1),
 					units.Clock(load.Feeding),
 				),
@@ -235,8 +233,8 @@ func (l Prepared) Need(turns int, in Inputs) float64 {
 	return l.changeOver() + load.For(l.Document, l.Group, turns, in.Settings).Need
 }
 
-func (l Prepared) fits(turns int, s ScheduledBlock, in Inputs) string {
-	planned := units.Count(turns, "turn", "turns") + " each"
+func (l Prepared) fits(s ScheduledBlock, in Inputs) string {
+	planned := l.between(s, func(turns float64) int { return int(math.Round(turns)) }).of("turn", "turns") + " each"
 	if s.Load.Balls > 0 {
 		planned += ", " + l.Document.Fed(s.Load.Balls)
 	}

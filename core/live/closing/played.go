@@ -114,7 +114,7 @@ func counted(
 			}
 			mine := l.Block.DrillFor(l.Document, person)
 			if k := slices.IndexFunc(mine.Measures, func(m drill.Measure) bool { return m.Number == c.Measure }); k >= 0 {
-				tries += load.Pool(mine, mine.Measures[k], t.Blocks[i].Load.Turns)
+				tries += load.Pool(mine, mine.Measures[k], l.TurnsOf(person.ID, t.Blocks[i]))
 			}
 		}
 		n := c.Count.Balls

@@ -4563,6 +4563,8 @@ export interface components {
             wrong: string;
         };
         Load: {
+            /** @description Turns in all: those of lines, pairs and threes side by side added up */
+            all: number;
             /** @description Balls fed to everybody together */
             balls: number;
             /** @description Baskets, tubes or boxes fed, each followed by a pick-up */
@@ -4596,6 +4598,8 @@ export interface components {
              * @description Seconds of waiting to a second of play
              */
             rest: number;
+            /** @description Turns played one after the other */
+            row: number;
             /** @description Serves for one player */
             serves: number;
             /**
@@ -4603,7 +4607,7 @@ export interface components {
              * @description Seconds
              */
             setUp: number;
-            /** @description Turns for each player */
+            /** @description Turns for each player, at least */
             turns: number;
             /**
              * Format: double
@@ -5998,6 +6002,8 @@ export interface components {
             start: number;
             /** @description Equipment that stands already */
             stays: components["schemas"]["SchedulePiece"][];
+            /** @description What each of its people strikes in a drill, in words: 16 to 20 balls; empty without one */
+            strikes: string;
             /** @description Who is where in each round; null where nobody changes places */
             table: null | components["schemas"]["RotationTable"];
             /** @description How its time came about */

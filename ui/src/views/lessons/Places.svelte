@@ -72,8 +72,7 @@
 {#if scheduled?.group}<p class="mt-3">{scheduled.group}</p>{/if}
 {#if scheduled?.load && scheduled.load.people > 1}
   <p class="mt-1 text-sm">
-    Each plays {scheduled.load.each}
-    {scheduled.load.word} and waits {Math.round(scheduled.load.waiting)} s between two turns.
+    Each plays {scheduled.strikes} and waits {Math.round(scheduled.load.waiting)} s between two turns.
   </p>
 {/if}
 {#if table && table.rounds.length}
