@@ -93,3 +93,35 @@ func TestACollectionIsTheCoachsOwn(t *testing.T) {
 	p := readProblem(t, c.ask("GET", "/api/drills?collection=Sunny", nil), http.StatusUnprocessableEntity)
 	require.Contains(t, p.Fields[0].Message, "no such collection")
 }
+
+// A drill is offered to those who meet its goal two to nine times in ten, and says so; a coach's own as it stands.
+func TestDrillsSayWhomTheySuit(t *testing.T) {
+	t.Parallel()
+	c := newClub(t)
+	coin := c.find(url.Values{"text": {"coin cor"}}).Drills[0]
+	require.Equal(t, "club player", coin.Suits)
+	of := func(level string) []string {
+		var names []string
+		for _, d := range c.find(url.Values{"level": {level}, "limit": {"60"}}).Drills {
+			names = append(names, d.Document.Name)
+		}
+		return names
+	}
+	require.Contains(t, of("club player"), "Coin in the Corner")
+	require.NotContains(t, of("tournament player"), "Coin in the Corner")
+	require.Contains(t, of("tournament player"), "A Hundred In")
+
+	// One in 24 suits others than six.
+	id := newID()
+	own := read[repository.Drill](t, c.ask("POST", "/api/drills/"+coin.ID+"/duplicate", map[string]any{"id": id})).Document
+	own.Measures[0].Goals[0].Count = 2
+	read[repository.Drill](t, c.ask("PUT", "/api/drills/"+id, own, "If-Match", `"1"`))
+	require.Contains(t, of("improver"), own.Name)
+	require.NotContains(t, of("club player"), own.Name)
+	suits := read[desk.Suiting](t, c.ask("POST", "/api/drills/suits", map[string]any{"document": own}))
+	require.Equal(t, c.find(url.Values{"text": {"coin my"}}).Drills[0].Suits, suits.Levels)
+	own.Measures[0].Goals[0].Count = 200
+	require.Empty(t, read[desk.Suiting](t, c.ask("POST", "/api/drills/suits", map[string]any{"document": own})).Levels)
+	own.Pattern.Gap = 0
+	readProblem(t, c.ask("POST", "/api/drills/suits", map[string]any{"document": own}), http.StatusUnprocessableEntity)
+}

@@ -52,6 +52,16 @@ type Adapted struct {
 	Sentence say.Sentence   `json:"sentence" description:"What changed, in a sentence"`
 }
 
+// SuitsAsked is a drill of which it is asked whom it suits.
+type SuitsAsked struct {
+	Document drill.Document `json:"document"`
+}
+
+// Suiting is whom a drill suits.
+type Suiting struct {
+	Levels string `json:"levels" description:"The levels at which its goal is met two to nine times in ten, in words; empty: at none"`
+}
+
 // Dragged is a place of a drill while it is being dragged.
 type Dragged struct {
 	Document drill.Document `json:"document"`
@@ -253,6 +263,19 @@ func (s *Desk) drillRoutes() []request.Route {
 			"adaptDrill",
 			"Adapt a drill's goal or target to somebody without saving it",
 			s.adaptDrill,
+		),
+		request.Make(
+			"POST",
+			"/api/drills/suits",
+			"whomDrillSuits",
+			"The levels that a drill suits as it stands, without saving it",
+			func(ctx context.Context, _ request.None, body SuitsAsked) (Suiting, error) {
+				if err := body.Document.Check(); err != nil {
+					return Suiting{}, err
+				}
+				levels, err := playerfit.Suits(ctx, body.Document)
+				return Suiting{Levels: student.Spoken(levels)}, err
+			},
 		),
 	}
 }

@@ -55,6 +55,7 @@ type DrillCard struct {
 	Used     string   `json:"used,omitempty" description:"The day on which it was last in a lesson; none within four months"`
 	Serves   string   `json:"serves,omitempty" description:"Whose next step it is, in words"`
 	Versions []string `json:"versions" description:"From the easiest to the hardest; empty where there is one only"`
+	Suits    string   `json:"suits" description:"The levels at which its goal is met two to nine times in ten, in words"`
 }
 
 // lately is how far back it is looked for when a drill was used.
@@ -143,6 +144,7 @@ func (s *Desk) search(ctx context.Context, p sought, _ request.None) (Found, err
 			Used:     known.Used[e.ID],
 			Serves:   catalogue.ServedBy(e.Document, people),
 			Versions: e.Document.VersionNames(),
+			Suits:    student.Spoken(e.Levels),
 		}
 		found.Drills = append(found.Drills, card)
 	}

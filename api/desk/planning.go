@@ -157,13 +157,15 @@ func (s *Desk) fill(ctx context.Context, _ request.None, body LessonFillAsked) (
 			return EditedLesson{}, err
 		}
 	}
-	drills, err := s.Drills(ctx, false)
+	all, err := s.Index(ctx)
 	if err != nil {
 		return EditedLesson{}, err
 	}
-	choice := make([]library.Stored, len(drills))
-	for i, d := range drills {
-		choice[i] = library.Stored{ID: d.ID, Document: d.Document}
+	var choice []library.Stored
+	for _, e := range all {
+		if !e.Archived {
+			choice = append(choice, library.Stored{ID: e.ID, Document: e.Document, Levels: e.Levels})
+		}
 	}
 	ids, err := repository.Fresh(lesson.MaxBlocks)
 	if err != nil {

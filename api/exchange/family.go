@@ -170,9 +170,11 @@ func (s *Exchange) toldAtHome(ctx context.Context, id, from, to string) (family.
 		}
 	}
 	slices.SortStableFunc(k.Strokes, func(a, b family.Worked) int { return b.Balls - a.Balls })
-	own, err := s.Store.Drills.List(ctx, false)
-	for _, r := range own {
-		k.Own = append(k.Own, library.Stored{ID: r.ID, Document: r.Document})
+	all, err := s.Index(ctx)
+	for _, e := range all {
+		if !e.BuiltIn && !e.Archived {
+			k.Own = append(k.Own, library.Stored{ID: e.ID, Document: e.Document, Levels: e.Levels})
+		}
 	}
 	return k, err
 }

@@ -5,12 +5,16 @@ import (
 	"context"
 	"slices"
 	"sync"
+	"time"
 
+	"hodometer/core/drill"
 	"hodometer/core/drill/catalogue"
 	"hodometer/core/drill/library"
 	"hodometer/core/drill/load"
+	"hodometer/core/drill/playerfit"
 	"hodometer/core/lesson/schedule"
 	"hodometer/core/people/coach"
+	"hodometer/core/people/student"
 	"hodometer/store"
 )
 
@@ -22,12 +26,23 @@ type drillIndex struct {
 	read     bool
 	known    map[string]indexed
 	all      []catalogue.Entry
+	levels   map[string]suited
 }
 
 type indexed struct {
 	revision store.Revision
 	entry    catalogue.Entry
 }
+
+// suited are the levels that a drill suits as it stood at a revision.
+type suited struct {
+	revision store.Revision
+	levels   []student.Level
+}
+
+// onLevels is how long one question waits for the levels that drills suit. Those that are left are offered to whom they
+// are written for, and worked out at the next questions.
+const onLevels = 300 * time.Millisecond
 
 // of returns all drills, the coach's own before the built-in ones, as they stand now.
 func (x *drillIndex) of(ctx context.Context, from *store.Store) ([]catalogue.Entry, error) {
@@ -44,6 +59,9 @@ func (x *drillIndex) of(ctx context.Context, from *store.Store) ([]catalogue.Ent
 	if x.known == nil || x.settings != revision {
 		x.known, x.settings = map[string]indexed{}, revision
 	}
+	if x.levels == nil {
+		x.levels = map[string]suited{}
+	}
 	stand, err := from.Drills.Revisions(ctx)
 	if err != nil {
 		return nil, err
@@ -58,10 +76,20 @@ func (x *drillIndex) of(ctx context.Context, from *store.Store) ([]catalogue.Ent
 	if err != nil {
 		return nil, err
 	}
+	left, until := false, time.Now().Add(onLevels)
 	for id, record := range records {
-		e := entry(id, false, record.Archived, library.Stored{ID: id, Document: record.Document}, settings)
+		at := stand[id]
+		levels, known, err := x.levelsOf(ctx, id, at, record.Document, until)
+		if err != nil {
+			return nil, err
+		}
+		if !known {
+			left, at = true, store.Revision{} // it is asked for again
+		}
+		own := library.Stored{ID: id, Document: record.Document, Levels: levels}
+		e := entry(id, false, record.Archived, own, settings)
 		e.Revision = record.Revision
-		x.known[id] = indexed{stand[id], e}
+		x.known[id] = indexed{at, e}
 	}
 	x.all = x.all[:0:0]
 	for id, own := range x.known {
@@ -69,6 +97,7 @@ func (x *drillIndex) of(ctx context.Context, from *store.Store) ([]catalogue.Ent
 			x.all = append(x.all, own.entry)
 		} else {
 			delete(x.known, id)
+			delete(x.levels, id)
 		}
 	}
 	slices.SortFunc(x.all, func(a, b catalogue.Entry) int { return cmp.Compare(b.ID, a.ID) }) // the newest first
@@ -77,12 +106,34 @@ func (x *drillIndex) of(ctx context.Context, from *store.Store) ([]catalogue.Ent
 		e.Revision = 1
 		x.all = append(x.all, e)
 	}
-	x.writes, x.read = writes, true
+	x.writes, x.read = writes, !left
 	return x.all, nil
 }
 
+// levelsOf are the levels that a drill suits as it stands; false where it is too late to work them out.
+func (x *drillIndex) levelsOf(
+	ctx context.Context,
+	id string,
+	at store.Revision,
+	d drill.Document,
+	until time.Time,
+) ([]student.Level, bool, error) {
+	if known, ok := x.levels[id]; ok && known.revision == at {
+		return known.levels, true, nil
+	}
+	if time.Now().After(until) {
+		return nil, false, nil
+	}
+	levels, err := playerfit.Suits(ctx, d)
+	if err == nil {
+		x.levels[id] = suited{at, levels}
+	}
+	return levels, err == nil, err
+}
+
 func entry(id string, builtIn, archived bool, d library.Stored, s coach.Settings) catalogue.Entry {
-	return catalogue.New(id, builtIn, archived, d.Document, schedule.ForDrill(id, d.Document, 1, load.Space{}, s).Minutes)
+	minutes := schedule.ForDrill(id, d.Document, 1, load.Space{}, s).Minutes
+	return catalogue.New(id, builtIn, archived, d.Document, minutes, d.Levels)
 }
 
 // Index is every drill as it is found, brought up to what is stored.

@@ -24,7 +24,8 @@ type Entry struct {
 	BuiltIn  bool
 	Archived bool
 	Document drill.Document
-	Minutes  float64 // that it takes one player, with setting up
+	Minutes  float64         // that it takes one player, with setting up
+	Levels   []student.Level // that it is offered to
 
 	words   []weighed
 	strains []student.Strain
@@ -44,9 +45,14 @@ const (
 	inText  = 1
 )
 
-// New prepares a drill to be found.
-func New(id string, builtIn, archived bool, d drill.Document, minutes float64) Entry {
-	e := Entry{ID: id, BuiltIn: builtIn, Archived: archived, Document: d, Minutes: minutes, strains: d.Strains()}
+// New prepares a drill to be found. Without levels it is offered to the one that it is written for.
+func New(id string, builtIn, archived bool, d drill.Document, minutes float64, levels []student.Level) Entry {
+	if len(levels) == 0 {
+		levels = []student.Level{d.Written()}
+	}
+	e := Entry{
+		ID: id, BuiltIn: builtIn, Archived: archived, Document: d, Minutes: minutes, Levels: levels, strains: d.Strains(),
+	}
 	known := map[string]bool{}
 	add := func(weight int, texts ...string) {
 		for _, text := range texts {
@@ -132,7 +138,7 @@ func (q Query) matches(e Entry, words []string) (score int, ok bool) {
 	case e.Archived && !q.Archived,
 		q.Sport != "" && d.Sport != q.Sport,
 		q.Trains != "" && d.Rung != q.Trains,
-		q.Level != "" && d.Written() != q.Level,
+		q.Level != "" && !slices.Contains(e.Levels, q.Level),
 		q.Players > 0 && d.Starts() > q.Players,
 		q.Minutes > 0 && e.Minutes > q.Minutes,
 		q.Among != nil && !slices.Contains(q.Among, e.ID),
@@ -211,9 +217,10 @@ func Serves(d drill.Document, needs []Need) float64 {
 	return fit
 }
 
-// Suits is Serves less what the levels differ by.
-func Suits(d drill.Document, level student.Level, needs []Need) float64 {
-	return Serves(d, needs) - 0.7*math.Abs(float64(level.Rank()-d.Written().Rank()))
+// Suits is Serves less what somebody's level is apart from those that the drill is offered to, and a little less what it
+// is apart from the one that the drill is written for. Our own choice.
+func Suits(d drill.Document, offered []student.Level, level student.Level, needs []Need) float64 {
+	return Serves(d, needs) - 0.7*level.Apart(offered) - 0.1*level.Apart([]student.Level{d.Written()})
 }
 
 // Order is in which order drills are listed.
@@ -256,6 +263,8 @@ func (k Known) strained(e Entry) (n int) {
 // Proposable says whether a drill may be proposed: it asks for nothing that is to be spared.
 func (k Known) Proposable(e Entry) bool { return k.strained(e) == 0 }
 
+func (k Known) suits(e Entry) float64 { return Suits(e.Document, e.Levels, k.Level, k.Needs) }
+
 // Search returns the drills that are looked for, in order. Those that are alike stay in the order in which they came.
 func Search(all []Entry, q Query, order Order, known Known) []Entry {
 	words := split(q.Text)
@@ -284,7 +293,7 @@ func Search(all []Entry, q Query, order Order, known Known) []Entry {
 			by = cmp.Or(
 				by,
 				cmp.Compare(known.strained(a.Entry), known.strained(b.Entry)),
-				cmp.Compare(Suits(b.Document, known.Level, known.Needs), Suits(a.Document, known.Level, known.Needs)),
+				cmp.Compare(known.suits(b.Entry), known.suits(a.Entry)),
 			)
 		case ByUse:
 			by = cmp.Or(by, strings.Compare(known.Used[a.ID], known.Used[b.ID]))

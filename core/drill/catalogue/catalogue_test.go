@@ -25,11 +25,12 @@ func many(n int) []catalogue.Entry {
 	all := library.All()
 	entries := make([]catalogue.Entry, n)
 	for i := range entries {
-		d := all[i%len(all)].Document
+		stored := all[i%len(all)]
+		d := stored.Document
 		if i >= len(all) {
 			d.Name = fmt.Sprintf("%s number %d", d.Name, i)
 		}
-		entries[i] = catalogue.New(fmt.Sprint(i), i < len(all), false, d, float64(3+i%9))
+		entries[i] = catalogue.New(fmt.Sprint(i), i < len(all), false, d, float64(3+i%9), stored.Levels)
 	}
 	return entries
 }
@@ -71,7 +72,7 @@ func TestEachFilterIsTrueOfWhatItLeaves(t *testing.T) {
 		{"what it trains", catalogue.Query{Trains: progress.Depth},
 			func(e catalogue.Entry) bool { return e.Document.Rung == progress.Depth }},
 		{"level", catalogue.Query{Level: student.Club},
-			func(e catalogue.Entry) bool { return e.Document.Written() == student.Club }},
+			func(e catalogue.Entry) bool { return slices.Contains(e.Levels, student.Club) }},
 		{"minutes", catalogue.Query{Minutes: 6}, func(e catalogue.Entry) bool { return e.Minutes <= 6 }},
 		{"players", catalogue.Query{Players: 1}, func(e catalogue.Entry) bool { return e.Document.Starts() == 1 }},
 		{"stroke", catalogue.Query{Stroke: sports.ForehandVolley}, func(e catalogue.Entry) bool {
@@ -152,7 +153,7 @@ func TestLookingForMoreFindsLess(t *testing.T) {
 }
 
 func TestAnArchivedDrillIsFoundOnlyWhenAskedFor(t *testing.T) {
-	e := catalogue.New("a", false, true, library.All()[0].Document, 5)
+	e := catalogue.New("a", false, true, library.All()[0].Document, 5, nil)
 	require.Empty(t, catalogue.Search([]catalogue.Entry{e}, catalogue.Query{}, "", catalogue.Known{}))
 	require.Len(t, catalogue.Search([]catalogue.Entry{e}, catalogue.Query{Archived: true}, "", catalogue.Known{}), 1)
 }

@@ -10,7 +10,7 @@ import (
 func ExampleSearch() {
 	var all []catalogue.Entry
 	for _, stored := range library.All() {
-		all = append(all, catalogue.New(stored.ID, true, false, stored.Document, 0))
+		all = append(all, catalogue.New(stored.ID, true, false, stored.Document, 0, stored.Levels))
 	}
 	for _, found := range catalogue.Search(all, catalogue.Query{Text: "bollards"}, catalogue.ByName, catalogue.Known{}) {
 		fmt.Println(found.Document.Name)

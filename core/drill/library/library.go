@@ -2,12 +2,15 @@
 package library
 
 import (
+	_ "embed"
+	"encoding/json"
 	"slices"
 	"strings"
 	"sync"
 
 	"hodometer/core/basics/units"
 	"hodometer/core/drill"
+	"hodometer/core/people/student"
 	"hodometer/core/sport/court"
 	"hodometer/core/sport/feed"
 	"hodometer/core/sport/flight"
@@ -16,15 +19,30 @@ import (
 
 // Stored is a drill with its identifier.
 type Stored struct {
-	ID       string         `json:"id" format:"uuid"`
-	Document drill.Document `json:"document"`
+	ID       string
+	Document drill.Document
+	Levels   []student.Level // that it suits
 }
+
+// Offered are the levels that a drill is offered to: those that it suits, else the one that it is written for.
+func (s Stored) Offered() []student.Level {
+	if len(s.Levels) == 0 {
+		return []student.Level{s.Document.Written()}
+	}
+	return s.Levels
+}
+
+// suits are the levels that the built-in drills suit, by name, as playerfit.Suits works them out; its test writes them
+// anew.
+//
+//go:embed levels.json
+var suits []byte
 
 const ft = units.Foot
 
 // library makes the built-in drills once. Their counts and times are common practice, no source.
 var library = sync.OnceValue(func() []Stored {
-	return slices.Concat([]Stored{
+	list := slices.Concat([]Stored{
 		{ID: "f239ec76-d0f1-5e8d-9d2a-d3df78c0ebd9", Document: coinInTheCorner()},
 		{ID: "8c3975de-44f5-5271-adf5-a8a6d6ed0e74", Document: lastStretch()},
 		{ID: "bcc4ce1b-cc92-57c9-ad07-5c71fc20bfa9", Document: inUpAndOver()},
@@ -75,13 +93,21 @@ var library = sync.OnceValue(func() []Stored {
 		{ID: "0b9b7f8a-8b0d-5d8c-9a1e-2f6e1c7d3b42", Document: threeOfFour()},
 		{ID: "c5a1de37-61f4-5f0b-9a6c-0e4b7f2d8c93", Document: smashAndClose()},
 	}, padelDrills())
+	levels := map[string][]student.Level{}
+	if err := json.Unmarshal(suits, &levels); err != nil {
+		panic(err) // it ships with the program
+	}
+	for i := range list {
+		list[i].Levels = levels[list[i].Document.Name]
+	}
+	return list
 })
 
 // All returns the built-in drills, to be changed as the caller likes.
 func All() []Stored {
 	list := slices.Clone(library())
 	for i := range list {
-		list[i].Document = list[i].Document.Clone()
+		list[i].Document, list[i].Levels = list[i].Document.Clone(), slices.Clone(list[i].Levels)
 	}
 	return list
 }

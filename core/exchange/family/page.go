@@ -244,8 +244,10 @@ func (k Known) alone() []Practice {
 		return s.Document.Sport != k.Player.Sport || !s.Document.Alone() || !catalogue.Spares(s.Document, k.Player.Rests()) ||
 			s.Document.AboveHead() && k.Player.Limit != nil && k.Player.Limit.Of != student.Balls
 	})
-	suits := func(d drill.Document) float64 { return catalogue.Suits(d, k.Player.Level, needs) }
-	slices.SortStableFunc(all, func(a, b library.Stored) int { return cmp.Compare(suits(b.Document), suits(a.Document)) })
+	suits := func(s library.Stored) float64 {
+		return catalogue.Suits(s.Document, s.Offered(), k.Player.Level, needs)
+	}
+	slices.SortStableFunc(all, func(a, b library.Stored) int { return cmp.Compare(suits(b), suits(a)) })
 	var list []Practice
 	for _, s := range all[:min(len(all), mostAlone)] {
 		d := s.Document.For(k.Player.Hand)

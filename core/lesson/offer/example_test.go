@@ -13,7 +13,7 @@ import (
 func ExampleFind() {
 	var drills []catalogue.Entry
 	for _, stored := range library.All() {
-		drills = append(drills, catalogue.New(stored.ID, true, false, stored.Document, 0))
+		drills = append(drills, catalogue.New(stored.ID, true, false, stored.Document, 0, stored.Levels))
 	}
 	offers, err := offer.Find(context.Background(), offer.Asked{Text: "water", Drills: drills, Settings: coach.Default()})
 	if err != nil {

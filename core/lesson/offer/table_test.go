@@ -22,7 +22,7 @@ func TestWhatIsOffered(t *testing.T) {
 	t.Parallel()
 	var entries []catalogue.Entry
 	for i, stored := range library.All() {
-		entries = append(entries, catalogue.New(stored.ID, true, i%50 == 49, stored.Document, 5+float64(i%11)))
+		entries = append(entries, catalogue.New(stored.ID, true, i%50 == 49, stored.Document, 5+float64(i%11), stored.Levels))
 	}
 	ada := catalogue.Learner{Name: "Ada", Sport: court.Tennis, Level: student.Club,
 		Needs: []catalogue.Need{{Stroke: sports.Forehand, Rung: progress.Depth}}}

@@ -47,7 +47,7 @@ func (c chooser) choose(but *library.Stored) (best *library.Stored, why string) 
 			if catalogue.Serves(s.Document, c.needs[p.ID]) == catalogue.IsNext {
 				served = append(served, p.Short)
 			}
-			score += catalogue.Suits(s.Document, p.Profile.Level, c.needs[p.ID])
+			score += catalogue.Suits(s.Document, s.Offered(), p.Profile.Level, c.needs[p.ID])
 		}
 		if but != nil && s.Document.Stroke == but.Document.Stroke {
 			score -= float64(len(c.in.People))

@@ -1,11 +1,6 @@
 package student
 
-import (
-	"strings"
-
-	"hodometer/core/sport/court"
-	"hodometer/core/sport/sports"
-)
+import "strings"
 
 // ShortNames returns what to call people on court, where room is short: their first name; where two share it, with the
 // first letter of the last one; and the whole name where two share that too. Nobody is called as somebody else is,
@@ -51,12 +46,4 @@ func initialled(name string) string {
 		return first(name)
 	}
 	return words[0] + " " + string([]rune(words[len(words)-1])[:1]) + "."
-}
-
-// LevelsFor are the levels that there are in a sport: in some children begin with slow balls, by stages.
-func LevelsFor(sport court.Sport) []Level {
-	if sports.Of(sport).Stages {
-		return []Level{Red, Orange, Green, Beginner, Improver, Club, Tournament}
-	}
-	return []Level{Beginner, Improver, Club, Tournament}
 }

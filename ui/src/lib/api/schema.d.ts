@@ -480,6 +480,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/drills/suits": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** The levels that a drill suits as it stands, without saving it */
+        post: operations["whomDrillSuits"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/drills/transfer": {
         parameters: {
             query?: never;
@@ -2837,6 +2854,8 @@ export interface components {
             revision: number;
             /** @description Whose next step it is, in words */
             serves?: string;
+            /** @description The levels at which its goal is met two to nine times in ten, in words */
+            suits: string;
             /** @description The day on which it was last in a lesson; none within four months */
             used?: string;
             /** @description From the easiest to the hardest; empty where there is one only */
@@ -6495,6 +6514,13 @@ export interface components {
             /** Format: double */
             seconds: number;
         };
+        Suiting: {
+            /** @description The levels at which its goal is met two to nine times in ten, in words; empty: at none */
+            levels: string;
+        };
+        SuitsAsked: {
+            document: components["schemas"]["DrillDocument"];
+        };
         TakenBack: {
             /** @description Names of those who stay as they are: they were changed since, or are in a lesson or a game, or other attendance of them came in */
             stayed: string[];
@@ -8082,6 +8108,38 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["WorkedDrill"];
+                };
+            };
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    whomDrillSuits: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SuitsAsked"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Suiting"];
                 };
             };
             default: {

@@ -67,9 +67,9 @@
   <div class="flex min-w-0 flex-1 flex-col">
     <h2><a class="link link-hover" href="#/drills/{drill.id}">{d.name}</a></h2>
     <p class="hint text-sm">
-      {d.sport} · {drill.builtIn ? 'built in' : 'your own'}{drill.archived ? ' · archived' : ''}{drill.used
-        ? ` · last on ${drill.used}`
-        : ''}
+      {d.sport} · for {drill.suits} · {drill.builtIn ? 'built in' : 'your own'}{drill.archived
+        ? ' · archived'
+        : ''}{drill.used ? ` · last on ${drill.used}` : ''}
     </p>
     <p class="text-sm"><RungRoad stroke={d.stroke} rung={d.rung} {rungs} /></p>
     {#if drill.serves}<p class="text-sm font-medium">The next step of {drill.serves}</p>{/if}

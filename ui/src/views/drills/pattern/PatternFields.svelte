@@ -5,6 +5,7 @@
   import NumberField from '../../../lib/fields/NumberField.svelte'
   import { levelsOf } from '../../../lib/page/data'
   import SelectField from '../../../lib/fields/SelectField.svelte'
+  import Suits from './Suits.svelte'
 
   /** How the whole pattern runs: its feeding, order, turns, and a rally's rules. */
   interface Props {
@@ -33,6 +34,7 @@
     options={levelsOf(vocabulary, draft.document.sport, draft.document.level ?? 'club player')}
     onchange={(level) => draft.change((d) => (d.level = level))}
   />
+  <Suits document={draft.document} />
   {#if report && report.court.surfaces.length > 1}
     <SelectField
       label="Surface"
