@@ -55,6 +55,20 @@ test('a drill is looked for as one types, chosen by filters, and kept in a colle
   await expect(page.getByRole('article').first()).toContainText('The next step of Noor Haldane')
   await page.getByLabel('Order').selectOption('not used lately')
   await expect(page.getByRole('article').first()).not.toContainText('last on')
+
+  // A drill says whom its goal suits: in the list, and beside its pattern, where that changes with the goal.
+  await page.getByLabel('Order').selectOption('best match')
+  await page.getByLabel('Offered to').selectOption('tournament player')
+  await look.fill('hundred')
+  await expect(page.getByRole('article', { name: 'A Hundred In' })).toContainText('for tournament player')
+  await look.fill('coin in the corner')
+  await expect(page.getByText('No drill is like that.')).toBeVisible()
+  await page.getByRole('button', { name: 'Show all' }).click()
+  await duplicate(page, 'Coin in the Corner')
+  await page.getByRole('tab', { name: 'Turns' }).click()
+  await expect(page.getByText(/^Offered to club player:/)).toBeVisible()
+  await page.getByLabel('Turns each').fill('8')
+  await expect(page.getByText(/^Offered to .*improver/)).toBeVisible()
 })
 
 test('two thousand drills are found and drawn as quickly as forty', async ({ page, demo }) => {

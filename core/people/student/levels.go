@@ -35,7 +35,7 @@ func (l Level) Apart(levels []Level) float64 {
 	return math.Max(0.5, nearest)
 }
 
-// Spoken says levels in words: green ball and beginner to club player.
+// Spoken says levels in words: green ball, beginner to club player.
 func Spoken(levels []Level) string {
 	var parts []string
 	for _, row := range [][]Level{stages, grades} {
@@ -44,21 +44,26 @@ func Spoken(levels []Level) string {
 			for to < len(row) && slices.Contains(levels, row[to]) {
 				to++
 			}
-			switch {
-			case to == from:
+			if to == from {
 				continue
-			case to-from < 3:
-				for _, level := range row[from:to] {
-					parts = append(parts, string(level))
-				}
-			default:
-				parts = append(parts, string(row[from])+" to "+string(row[to-1]))
 			}
+			parts = append(parts, run(row[from:to]))
 			from = to
 		}
 	}
-	if n := len(parts); n > 1 {
-		return strings.Join(parts[:n-1], ", ") + " and " + parts[n-1]
+	return strings.Join(parts, ", ")
+}
+
+// run says levels that follow one another: club and tournament player.
+func run(levels []Level) string {
+	first, last := string(levels[0]), string(levels[len(levels)-1])
+	words := strings.Fields(last)
+	short := strings.TrimSuffix(first, " "+words[len(words)-1])
+	switch len(levels) {
+	case 1:
+		return last
+	case 2:
+		return short + " and " + last
 	}
-	return strings.Join(parts, "")
+	return short + " to " + last
 }

@@ -120,7 +120,7 @@
       onchange({ trains: trains as Sought['trains'] }),
     )}
     {@render choice(
-      'Written for',
+      'Offered to',
       sought.level,
       'anybody',
       all((each) => each.levels),

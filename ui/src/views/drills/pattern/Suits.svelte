@@ -18,7 +18,7 @@
 </script>
 
 {#if query.data}
-  <p class="hint col-span-full text-sm">
+  <p class="hint self-end pb-2 text-sm">
     {query.data.levels
       ? `Offered to ${query.data.levels}: alone, they meet its goal 2 to 9 times in 10 in these turns.`
       : `No level meets its goal 2 to 9 times in 10 in these turns: it is offered to whom it is written for, ${written}.`}
