@@ -68,6 +68,7 @@ test('a drill is looked for as one types, chosen by filters, and kept in a colle
   await page.getByRole('tab', { name: 'Turns' }).click()
   await expect(page.getByText(/^Offered to club player:/)).toBeVisible()
   await page.getByLabel('Turns each').fill('8')
+  await page.keyboard.press('Tab')
   await expect(page.getByText(/^Offered to .*improver/)).toBeVisible()
 })
 
