@@ -181,7 +181,10 @@ func Form(d drill.Document) *rotation.Form {
 func lineOf(d drill.Document, g Group) rotation.Line {
 	turn := d.Pattern.TurnSeconds() - d.Pattern.Pause
 	l := rotation.Line{People: g.People, Lines: g.Lines, Turn: turn, Between: d.Pattern.Every() - turn}
-	if inParts(d) {
+	switch {
+	case d.Pattern.Next == feed.AllAtOnce:
+		l.People, l.Lines = 1, 1
+	case inParts(d):
 		working := AtOnce(d)
 		if byPartner(d) {
 			working = max(2, working)
@@ -192,8 +195,8 @@ func lineOf(d drill.Document, g Group) rotation.Line {
 }
 
 // row is how many turns are played one after the other until everybody has had so many, and all how many turns that
-// are: of those who take turns in lines each has exactly so many; where players have parts of one turn everybody side by
-// side begins the next turn together, until all have had so many at least.
+// are: of those who take turns in lines each has exactly so many; where players have parts of one turn everybody side
+// by side begins the next turn together, until all have had so many at least.
 func row(d drill.Document, g Group, turns int) (row, all int) {
 	if !inParts(d) {
 		row, all = g.longest()*turns, g.People*turns

@@ -10,7 +10,6 @@ import (
 	"hodometer/core/basics/units"
 	"hodometer/core/drill"
 	"hodometer/core/people/coach"
-	"hodometer/core/sport/feed"
 	"hodometer/core/sport/sports"
 )
 
@@ -57,9 +56,6 @@ func For(d drill.Document, g Group, turns int, s coach.Settings) Load {
 		Feeding: d.Pattern.FeedingSeconds(1, inRow),
 		PickUp:  float64(balls) * s.PickUp / float64(g.People+1),
 		Waiting: line.Waiting(), Rest: line.Rest(), Largest: line.Largest(s.Wait),
-	}
-	if d.Pattern.Next == feed.AllAtOnce {
-		load.Waiting = 0
 	}
 	load.Need = load.SetUp + load.Feeding + load.PickUp
 	return load

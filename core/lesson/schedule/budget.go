@@ -76,10 +76,12 @@ func (l Prepared) ComesTo(student string, s ScheduledBlock, in Inputs) (b Budget
 		b.Overheads += strikes.Overheads
 		b.Serves += strikes.Serves
 		b.Metres += turns * in.Metres[l.Block.ID][student]
-		own := math.Min(s.Load.Feeding, float64(s.Load.Turns)*l.Document.Pattern.TurnSeconds())
+		had := float64(s.Load.Turns) * l.Document.Pattern.TurnSeconds()
 		if s.Table != nil {
-			own = s.Load.Feeding - s.Table.People[at].Waited
+			had = s.Load.Feeding - s.Table.People[at].Waited
 		}
+		// The pause at the end of a turn is the beginning of the wait for the next one.
+		own := math.Min(s.Load.Feeding, had*(1-l.Document.Pattern.Pause/l.Document.Pattern.TurnSeconds()))
 		b.Playing += own
 		b.Waiting += s.Load.Feeding - own
 	case s.Table != nil:
@@ -93,8 +95,8 @@ func (l Prepared) ComesTo(student string, s ScheduledBlock, in Inputs) (b Budget
 	return b
 }
 
-// turns is how many turns of the drill one of its people has: as many as all, where they come in lines or the coach says
-// how they change; else those that the table gives them.
+// turns is how many turns of the drill one of its people has: as many as all, where they come in lines or the coach
+// says how they change; else those that the table gives them.
 func (l Prepared) turns(person int, s ScheduledBlock) float64 {
 	if s.Table == nil || l.Block.Rotation != nil {
 		return float64(s.Load.Turns)

@@ -12,8 +12,8 @@ import (
 // ballSeconds is what a ball takes in a warm-up with the ball. Common practice, no source.
 const ballSeconds = 3
 
-// Form is how the people of the block change places: as was chosen for it, or as its drill wants it. Who is alone with a
-// coach who feeds changes with nobody.
+// Form is how the people of the block change places: as was chosen for it, or as its drill wants it. Who is alone with
+// a coach who feeds changes with nobody.
 func (l Prepared) Form() *rotation.Form {
 	switch {
 	case l.Block.Rotation != nil || !l.Drilled:

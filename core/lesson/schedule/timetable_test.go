@@ -100,9 +100,10 @@ func TestBudgetsByHand(t *testing.T) {
 	first, second := in.Metres[d.Blocks[2].ID][ada.Student], in.Metres[d.Blocks[4].ID][ada.Student]
 	require.Positive(t, first)
 	require.InDelta(t, 4*first+8*second, ada.Metres, 1e-6, "12 turns")
-	// Playing: body 8 min less nothing to walk, ball 10 min, and 12 turns of 39 s; the others' 12 turns are waiting.
-	require.InDelta(t, 480+600+12*39, ada.Playing, 1e-6)
-	require.InDelta(t, 12*39, ada.Waiting, 1e-6)
+	// Playing: body 8 min less nothing to walk, ball 10 min, and 12 turns of 39 s less the 6 s of pause at their ends;
+	// those and the others' 12 turns are waiting.
+	require.InDelta(t, 480+600+12*33, ada.Playing, 1e-6)
+	require.InDelta(t, 12*45, ada.Waiting, 1e-6)
 	require.InDelta(t, 600, ada.Rest, 1e-9)
 	require.Equal(t, "Run", p.Metrics[5].Name)
 }
