@@ -124,8 +124,12 @@ func padel() []Row {
 		on: "padel", method: feed.ByRacket, feeder: at(0, 8), start: at(0, -8.5),
 		task: task(sports.Forehand, sports.RallyPace, 0.8, -6.5),
 	}
+	glass := ground
+	glass.start, glass.task = at(0, -7), task(sports.Forehand, sports.RallyPace, 0.8, -7.6)
+	glass.task.Contact = feed.OffTheWall
 	return slices.Concat(
 		rows("padel: serve in", served("padel", 0.6, -7.2, sports.RallyPace), in, only(student.Club, 0.75, 0.92)),
 		rows("padel: rally ball in", ground, in, only(student.Club, 0.85, 0.95)),
+		rows("padel: played back off the glass", glass, in, only(student.Club, 0.5, 0.8)),
 	)
 }

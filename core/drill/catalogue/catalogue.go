@@ -217,8 +217,8 @@ func Serves(d drill.Document, needs []Need) float64 {
 	return fit
 }
 
-// Suits is Serves less what somebody's level is apart from those that the drill is offered to, and a little less what it
-// is apart from the one that the drill is written for. Our own choice.
+// Suits is Serves less what somebody's level is apart from those that the drill is offered to, and a little less what
+// it is apart from the one that the drill is written for. Our own choice.
 func Suits(d drill.Document, offered []student.Level, level student.Level, needs []Need) float64 {
 	return Serves(d, needs) - 0.7*level.Apart(offered) - 0.1*level.Apart([]student.Level{d.Written()})
 }

@@ -90,7 +90,7 @@ func letItComeOut() drill.Document {
 			offTheGlass(sports.RallyPace, sports.Lob, 2.4, 1.6), offTheGlass(sports.RallyPace, sports.Lob, 2.4, -1.6),
 		}},
 	)
-	d.Measures = one(deepStrip(), score.Goal{Kind: score.Total, Count: 8})
+	d.Measures = one(deepStrip(), score.Goal{Kind: score.Total, Count: 4})
 	d.Cues = []string{"Turn first, then go back", "Wait for the ball: it comes to you"}
 	return d
 }
@@ -108,7 +108,7 @@ func twoPanes() drill.Document {
 			offTheGlass(sports.RallyPace, sports.Backhand, 2.2, -3.6), offTheGlass(sports.RallyPace, sports.Backhand, 2.6, -2.4),
 		}},
 	)
-	d.Measures = one(court.Target{Kind: court.BoxTarget, Box: "far-half"}, score.Goal{Kind: score.Streak, Count: 11})
+	d.Measures = one(court.Target{Kind: court.BoxTarget, Box: "far-half"}, score.Goal{Kind: score.Streak, Count: 4})
 	d.Cues = []string{"Give the corner room", "Short swing, from low to high"}
 	return d
 }
@@ -134,7 +134,7 @@ func lobAndGo() drill.Document {
 			What:   score.Ball,
 			Tasks:  []int{0},
 			Target: target(deepStrip()),
-			Goals:  score.Course{{Kind: score.Total, Count: 4}},
+			Goals:  score.Course{{Kind: score.Total, Count: 2}},
 		},
 		drill.Measure{
 			Name:   "volleys",

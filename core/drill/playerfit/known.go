@@ -47,7 +47,7 @@ func Know(
 // known, and else what is usual; of a sequence the product of its balls.
 func (j *judge) prior(line footwork.Timeline) odds.Prior {
 	if j.fails == nil && j.m.What != score.Point {
-		const least, most = 0.01, 0.98
+		const least, most = 0.001, 0.98
 		balls := j.balls(line)
 		if len(balls) == 0 && j.d.Pattern.Rally != nil {
 			return odds.Prior{Rate: least, Description: "the level does not get this rally going"}

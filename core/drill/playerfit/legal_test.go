@@ -145,6 +145,27 @@ func TestChildrenOnTheirOwnCourt(t *testing.T) {
 	require.Positive(t, moved)
 }
 
+// A red-ball child plays the rallies of the library on a red court, across as well, with what power there is: higher
+// where it would have to be too fast. From corner to deep corner is too far. On a full court none of them gets going.
+func TestARedBallChildRalliesOnARedCourt(t *testing.T) {
+	t.Parallel()
+	rallies := 0
+	for _, stored := range library.All() {
+		d := stored.Document
+		if d.Pattern.Rally == nil || d.Sport != court.Tennis {
+			continue
+		}
+		small, err := d.OnCourt("tennis-red")
+		require.NoError(t, err)
+		rallies++
+		own := aiming(t, small, small.Main().Target, student.Red)
+		corners := d.Name == "Safe Lane" || d.Name == "Four and Out"
+		require.Equal(t, !corners, own > 0.1, "%s: %.3f", d.Name, own)
+		require.Less(t, aiming(t, d, d.Main().Target, student.Red), 0.02, d.Name)
+	}
+	require.Greater(t, rallies, 5)
+}
+
 // Where in is enough it is said how many are in, out and in the net, and nothing of a target.
 func TestInIsEnoughInWords(t *testing.T) {
 	t.Parallel()

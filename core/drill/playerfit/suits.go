@@ -16,10 +16,10 @@ const (
 	often  = 0.9
 )
 
-// Suits returns the levels that a drill suits, in order: those at which a right-handed player of the usual age, alone and
-// of whom nothing was counted, meets the goal of its main measure two to nine times in ten in the turns of the drill.
-// That does not go by a coach's settings. There are none where the goal cannot be asked so, or suits nobody, as one for
-// several lessons. It returns ctx.Err() when cancelled.
+// Suits returns the levels that a drill suits, in order: those at which a right-handed player of the usual age, alone
+// and of whom nothing was counted, meets the goal of its main measure two to nine times in ten in the turns of the
+// drill. That does not go by a coach's settings. There are none where the goal cannot be asked so, or suits nobody, as
+// one for several lessons. It returns ctx.Err() when cancelled.
 func Suits(ctx context.Context, d drill.Document) ([]student.Level, error) {
 	list := []student.Level{}
 	for _, level := range student.LevelsFor(d.Sport) {

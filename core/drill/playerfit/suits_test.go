@@ -37,9 +37,9 @@ func TestTheLibraryIsOfferedToWhomItSuits(t *testing.T) {
 	}
 }
 
-// By hand, from the table of goals: a club player hits the coin with 6 of 24 balls 56 times in 100, an improver 17 times,
-// a tournament player 98 times; an orange-ball child does Two and Away 22 times in 100, a beginner 20 and a club player 92. Nobody
-// does Last Stretch, as it is for several lessons.
+// By hand, from the table of goals: a club player hits the coin with 6 of 24 balls 56 times in 100, an improver 17
+// times, a tournament player 98 times; an orange-ball child does Two and Away 22 times in 100, a beginner 20 and a club
+// player 92. Nobody does Last Stretch, as it is for several lessons.
 func TestWhomADrillSuits(t *testing.T) {
 	t.Parallel()
 	for name, want := range map[string][]student.Level{

@@ -4,6 +4,7 @@ import (
 	"math"
 
 	"hodometer/core/sport/court"
+	"hodometer/core/sport/feed"
 	"hodometer/core/sport/flight"
 	"hodometer/core/sport/sports"
 )
@@ -38,6 +39,7 @@ const (
 	byShort = 0.45
 	byLate  = 0.3
 	byLow   = 0.5
+	byWall  = 0.8  // where it comes back off a wall behind, beside a net: it is read turned away
 	byFast  = 0.25 // for each time that it comes in faster than at rally pace
 	bySpin  = 0.1  // where its rim turns as fast as a ball of rally pace flies
 )
@@ -53,8 +55,14 @@ func (d Drill) fierce(f flown, at flight.State) float64 {
 // loosened is how much more the reply to a ball scatters than at ease: 1 at ease.
 func (d Drill) loosened(a arrival) float64 {
 	loose := a.hurriedBy()
-	if net := d.World.Court.Net.Centre; d.World.Court.HasNet() && a.at.P.Z < net {
+	if !d.World.Court.HasNet() {
+		return loose
+	}
+	if net := d.World.Court.Net.Centre; a.at.P.Z < net {
 		loose *= 1 + byLow*math.Min(1, (net-a.at.P.Z)/net)
+	}
+	if a.how == feed.OffTheWall {
+		loose *= 1 + byWall
 	}
 	return loose
 }

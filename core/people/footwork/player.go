@@ -33,7 +33,7 @@ type Player struct {
 // a sprint a club or tournament player comes out at 0.76 to 0.82 s, adults are known at 0.65 to 0.85 s (Ulbricht et
 // al., J. Strength Cond. Res. 30 (2016) 989, from memory). Who has just begun is slower than those who were timed.
 var byLevel = map[student.Level][4]float64{
-	student.Red: {0.50, 4.6, 5.7, 0.37}, student.Orange: {0.43, 5.0, 5.8, 0.50}, student.Green: {0.37, 5.6, 6.0, 0.60},
+	student.Red: {0.50, 4.6, 5.7, 0.39}, student.Orange: {0.43, 5.0, 5.8, 0.50}, student.Green: {0.37, 5.6, 6.0, 0.60},
 	student.Beginner: {0.45, 5.2, 5.3, 0.58}, student.Improver: {0.38, 5.8, 5.7, 0.70},
 	student.Club: {0.32, 6.6, 6.1, 0.84}, student.Tournament: {0.25, 8.2, 6.6, 1},
 }

@@ -49,7 +49,7 @@ func (d Drill) rally(ctx context.Context, p Player) (Timeline, error) {
 			Trail:   []Sample{},
 		}
 		if f.launch, f.fails = d.shot(f.task, ball, landing); f.fails != nil {
-			m.Problem, m.Verdict = f.problem(shot), OutOfReach
+			m.Problem, m.Verdict, m.Chance = f.problem(shot), OutOfReach, 0
 			line.Interceptions, line.Worst = append(line.Interceptions, m), OutOfReach
 			break
 		}

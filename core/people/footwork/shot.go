@@ -137,7 +137,7 @@ func (d Drill) ownPace(share float64) float64 {
 
 // byPace is a stroke that goes by its pace, but not so slowly that it had to be struck steeper than half-way up, where
 // it would take more of a stroke again. Over a long way it goes no higher over the net than players of that pace send
-// it, so that it goes faster.
+// it, so that it goes faster, as fast as they are able to.
 func (d Drill) byPace(t feed.Task, from flight.Vec, landing court.Point, share float64) (flight.Launch, error) {
 	least := math.Sqrt(flight.Gravity * from.Floor().Distance(landing) / 2)
 	own := d.ownPace(share)
@@ -146,12 +146,18 @@ func (d Drill) byPace(t feed.Task, from flight.Vec, landing court.Point, share f
 	if err != nil || slower || most == 0 || from.Y*landing.Y >= 0 {
 		return l, err
 	}
-	if net, ok := d.World.Follow(l, 1).First(flight.OverNet); ok && d.World.Clearance(net) > most {
-		if lower, err := d.World.Aim(
-			flight.Want{From: from, Landing: landing, By: flight.ByClearance, Value: most, Spin: t.SpinOf(d.World.Court.Sport)},
-		); err == nil {
-			return lower, nil
-		}
+	if net, ok := d.World.Follow(l, 1).First(flight.OverNet); !ok || d.World.Clearance(net) <= most {
+		return l, nil
+	}
+	want := flight.Want{From: from, Landing: landing, Spin: t.SpinOf(d.World.Court.Sport), Flat: true}
+	hardest := d.hardest(t.Stroke)
+	want.By, want.Value = flight.ByClearance, most
+	if lower, err := d.World.Aim(want); err == nil && lower.Velocity.Norm() <= hardest {
+		return lower, nil
+	}
+	want.By, want.Value = flight.BySpeed, hardest
+	if lower, err := d.World.Aim(want); err == nil && hardest > l.Velocity.Norm() {
+		return lower, nil
 	}
 	return l, nil
 }

@@ -48,7 +48,7 @@ type Interception struct {
 	Available float64       `json:"available" description:"Seconds from the release that there are"`
 	Spare     float64       `json:"spare"`
 	Verdict   Verdict       `json:"verdict"`
-	Chance    float64       `json:"chance" description:"How often it is reached with the feeder's own scatter"`
+	Chance    float64       `json:"chance" description:"How often it is reached with the feeder's own scatter; 0 where it is out of reach as it is meant"`
 	Loose     float64       `json:"loose" description:"How much more the reply scatters than at ease: for hurry, a late or a low contact, and a ball that comes in fast or with spin; 1 at ease"`
 	Trail     []Sample      `json:"trail" description:"The ball until it is met"`
 	Problem   string        `json:"problem" description:"Why it cannot be fed; empty where it can"`

@@ -223,7 +223,10 @@ func (t Timing) intercept(m *mover, interception *Interception, f *aimed, full d
 		m.free += follow
 		m.runner.Work += follow
 	}
-	if full >= reached {
+	switch {
+	case interception.Verdict == OutOfReach:
+		interception.Chance = 0
+	case full >= reached:
 		interception.Chance = t.chance(f, from, leaves-release)
 	}
 	if full == shown {

@@ -19,7 +19,10 @@ func TestLevelsInWords(t *testing.T) {
 		{[]student.Level{student.Club}, "club player"},
 		{[]student.Level{student.Club, student.Tournament}, "club and tournament player"},
 		{[]student.Level{student.Improver, student.Club}, "improver and club player"},
-		{[]student.Level{student.Green, student.Beginner, student.Improver, student.Club}, "green ball, beginner to club player"},
+		{
+			[]student.Level{student.Green, student.Beginner, student.Improver, student.Club},
+			"green ball, beginner to club player",
+		},
 		{[]student.Level{student.Red, student.Green, student.Tournament}, "red ball, green ball, tournament player"},
 		{student.LevelsFor(court.Tennis), "red to green ball, beginner to tournament player"},
 	} {

@@ -3554,7 +3554,7 @@ export interface components {
             bounce: null | components["schemas"]["FootworkSample"];
             /**
              * Format: double
-             * @description How often it is reached with the feeder's own scatter
+             * @description How often it is reached with the feeder's own scatter; 0 where it is out of reach as it is meant
              */
             chance: number;
             /** @description Over the net, metres; null where it does not cross it */
