@@ -8,6 +8,7 @@ import (
 	"hodometer/core/drill"
 	"hodometer/core/drill/library"
 	"hodometer/core/drill/playerfit"
+	"hodometer/core/people/coach"
 	"hodometer/core/people/student"
 	"hodometer/core/sport/court"
 	"hodometer/core/sport/sports"
@@ -162,6 +163,10 @@ func TestARedBallChildRalliesOnARedCourt(t *testing.T) {
 		corners := d.Name == "Safe Lane" || d.Name == "Four and Out"
 		require.Equal(t, !corners, own > 0.1, "%s: %.3f", d.Name, own)
 		require.Less(t, aiming(t, d, d.Main().Target, student.Red), 0.02, d.Name)
+		child := d.PlayerFor(student.Red, student.RightHand)
+		known, err := playerfit.Know(t.Context(), d, child, student.Red, coach.Default())
+		require.NoError(t, err)
+		require.InDelta(t, d.Pattern.Gap, known.Stroke, 1e-9, "one stroke and the pause, as it is written")
 	}
 	require.Greater(t, rallies, 5)
 }

@@ -99,11 +99,15 @@ func AnswerGap(d drill.Document, line footwork.Timeline) float64 {
 	return sum / float64(n)
 }
 
-// StrokeGap is how many seconds pass from stroke to stroke of a rally; 0 where a drill has none.
+// StrokeGap is how many seconds pass from stroke to stroke of a rally, where none of it can be played those that it is
+// written with; 0 where a drill has none.
 func StrokeGap(d drill.Document, line footwork.Timeline) float64 {
 	strokes := len(line.Interceptions)
 	if d.Pattern.Rally == nil || strokes == 0 {
 		return 0
+	}
+	if line.Interceptions[0].Problem != "" {
+		return d.Pattern.Gap
 	}
 	return max(shortestStroke, (line.Seconds-d.Pattern.Pause)/float64(strokes))
 }
