@@ -13,6 +13,7 @@ import (
 	"hodometer/core/sport/court"
 	"hodometer/core/sport/feed"
 	"hodometer/core/sport/flight"
+	"hodometer/core/sport/sports"
 )
 
 // judge says what becomes of the balls of one measure of a drill for somebody of a level.
@@ -61,10 +62,10 @@ func (j *judge) mine(i footwork.Interception) bool {
 	return j.m.Has(i.Task) && i.Kind.Flies()
 }
 
-// task is what is to be done with a ball: of a rally the stroke of the measure.
+// task is what is to be done with a ball: of a rally the stroke with which it is met.
 func (j *judge) task(i footwork.Interception) feed.Task {
 	if j.d.Pattern.Rally != nil {
-		return feed.Task{Stroke: j.d.StrokeOf(j.m), ReplyPace: j.d.Pattern.Rally.Pace}
+		return feed.Task{Stroke: sports.Stroke(i.Label), ReplyPace: j.d.Pattern.Rally.Pace}
 	}
 	return j.d.Pattern.Tasks[i.Task]
 }

@@ -12,6 +12,7 @@ import (
 	"hodometer/core/drill/simulation"
 	"hodometer/core/people/coach"
 	"hodometer/core/people/footwork"
+	"hodometer/core/people/progress"
 	"hodometer/core/people/student"
 	"hodometer/core/sport/court"
 	"hodometer/core/sport/feed"
@@ -189,4 +190,25 @@ func TestAnObstacleNeverShortensARun(t *testing.T) {
 		}
 	}
 	require.Positive(t, longer)
+}
+
+// R21: what a drill is called, and the ladder and the rung that a measure counts for, change no chance.
+func TestNamesAndLaddersChangeNoChance(t *testing.T) {
+	t.Parallel()
+	for _, stored := range long.Some(t, library.All(), 20) {
+		d := stored.Document
+		player := d.PlayerFor(student.Club, student.RightHand)
+		told, err := playerfit.Know(t.Context(), d, player, student.Club, coach.Default())
+		require.NoError(t, err)
+		for _, stroke := range []sports.Stroke{sports.Serve, sports.Lob, sports.ForehandVolley} {
+			other := d.Clone()
+			other.Name, other.Summary, other.Stroke, other.Rung = "Another", "", stroke, progress.Pace
+			for i := range other.Measures {
+				other.Measures[i].Stroke, other.Measures[i].Rung = stroke, progress.Pace
+			}
+			known, err := playerfit.Know(t.Context(), other, player, student.Club, coach.Default())
+			require.NoError(t, err)
+			require.Equal(t, told, known, "%s as %s", d.Name, stroke)
+		}
+	}
 }
