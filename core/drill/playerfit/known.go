@@ -18,6 +18,7 @@ import (
 // Known is what is thought of a player at a drill before anything was counted.
 type Known struct {
 	Priors []odds.Prior // of each measure, in order
+	Tried  []Tried      // one attempt at each, for a player's skill
 	Stroke float64      // seconds from stroke to stroke of a rally; 0 where there is none
 }
 
@@ -36,19 +37,22 @@ func Know(
 	if err != nil && !errors.As(err, &wrong) {
 		return Known{}, err
 	}
-	k := Known{Priors: make([]odds.Prior, len(d.Measures)), Stroke: simulation.StrokeGap(d, line)}
+	n := len(d.Measures)
+	k := Known{Priors: make([]odds.Prior, n), Tried: make([]Tried, n), Stroke: simulation.StrokeGap(d, line)}
 	for i, m := range d.Measures {
-		k.Priors[i] = judgeOf(d, m, player, level, s).prior(line)
+		j := judgeOf(d, m, player, level, s)
+		balls := j.balls(line)
+		k.Priors[i] = j.prior(balls)
+		k.Tried[i] = j.tried(line, balls, k.Priors[i])
 	}
 	return k, nil
 }
 
 // prior is what a level makes of one attempt at the measure: of its balls what the level makes of each, where that is
 // known, and else what is usual; of a sequence the product of its balls.
-func (j *judge) prior(line footwork.Timeline) odds.Prior {
+func (j *judge) prior(balls []Ball) odds.Prior {
 	if j.fails == nil && j.m.What != score.Point {
 		const least, most = 0.001, 0.98
-		balls := j.balls(line)
 		if len(balls) == 0 && j.d.Pattern.Rally != nil {
 			return odds.Prior{Rate: least, Description: "the level does not get this rally going"}
 		}

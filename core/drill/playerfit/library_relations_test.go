@@ -208,7 +208,14 @@ func TestNamesAndLaddersChangeNoChance(t *testing.T) {
 			}
 			known, err := playerfit.Know(t.Context(), other, player, student.Club, coach.Default())
 			require.NoError(t, err)
-			require.Equal(t, told, known, "%s as %s", d.Name, stroke)
+			require.Equal(t, told.Priors, known.Priors, "%s as %s", d.Name, stroke)
+			require.InDelta(t, told.Stroke, known.Stroke, 0)
+			for i, tried := range known.Tried {
+				require.Equal(t, told.Tried[i].Attempt, tried.Attempt)
+				if d.Measures[i].Counts.By != drill.ByMovement { // which has nothing but its ladder to go by
+					require.Equal(t, told.Tried[i].Stroke, tried.Stroke)
+				}
+			}
 		}
 	}
 }

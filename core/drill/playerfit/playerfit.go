@@ -170,7 +170,7 @@ type replies struct {
 // is as wide as they say. The rates rest on makes and misses alone: each ball whose landing was logged is one
 // of them. They hold also where there is an error.
 func (j *judge) replies(line footwork.Timeline, evidence Evidence) (replies, odds.Estimates, error) {
-	rates := evidence.Rates(j.prior(line))
+	rates := evidence.Rates(j.prior(j.balls(line)))
 	r, err := j.first(line)
 	if err != nil {
 		return replies{}, rates, err
