@@ -41,23 +41,26 @@ type fit struct {
 	layout layout
 	chains []*chain
 	mean   []float64
-	balls  map[string]int
+	tried  tried
 }
 
 // newFit lays out counts that are in the order of their strokes and days.
 func newFit(counts []Count) *fit {
-	f := &fit{layout: layout{drills: map[string]int{}}, balls: map[string]int{}}
+	f := &fit{layout: layout{drills: map[string]int{}}}
+	f.tried = tried{map[string]int{}, map[string]int{}, map[string]int{}, map[string]int{}}
 	var c *chain
 	for _, count := range counts {
 		if c == nil || c.stroke != count.Stroke {
 			c = &chain{stroke: count.Stroke, at: len(f.chains)}
 			f.chains = append(f.chains, c)
+			f.tried.first[count.Stroke] = count.Day
 		}
 		if n := len(c.days); n == 0 || c.days[n-1] != count.Day {
 			c.days, c.counts = append(c.days, count.Day), append(c.counts, nil)
 		}
-		f.balls[count.Stroke] += count.Tried
-		f.balls[count.Drill] += count.Tried
+		f.tried.strokes[count.Stroke] += count.Tried
+		f.tried.drills[count.Drill] += count.Tried
+		f.tried.last[count.Stroke] = count.Day
 	}
 	f.layout.shared, f.layout.points = len(f.chains), len(f.chains)+1
 	f.layout.all = len(f.chains) + 2
@@ -255,7 +258,7 @@ func (f *fit) skill(equations solved) (*Skill, error) {
 		return nil, fmt.Errorf("skill: %w", err)
 	}
 	s := &Skill{
-		strokes: map[string]*chain{}, layout: f.layout, mean: f.mean, balls: f.balls,
+		strokes: map[string]*chain{}, layout: f.layout, mean: f.mean, tried: f.tried,
 		spread: make([]float64, f.layout.all*f.layout.all),
 	}
 	for i := range f.layout.all {

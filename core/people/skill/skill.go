@@ -45,7 +45,13 @@ type Skill struct {
 	layout  layout
 	mean    []float64 // of what the strokes share, by layout
 	spread  []float64 // their covariance, row by row
-	balls   map[string]int
+	tried   tried
+}
+
+// tried is how much was counted of a player, and where.
+type tried struct {
+	strokes, drills map[string]int // attempts
+	first, last     map[string]int // days of a stroke
 }
 
 // Fit works out a player's skill from all that was counted of them, in any order. It begins where an earlier fit of
@@ -140,9 +146,6 @@ func kept(days int) float64 {
 
 // walked is the variance of what changes while so much is kept.
 func walked(kept float64) float64 { return ofStrokes * ofStrokes * (1 - kept*kept) }
-
-// Balls is how many attempts at a stroke were counted, or at one drill.
-func (s *Skill) Balls(of string) int { return s.balls[of] }
 
 // Interval is a chance with what it likely lies between: 80 of 100.
 type Interval struct{ Mean, Low, High float64 }

@@ -35,8 +35,6 @@ func TestSkillByHand(t *testing.T) {
 	require.InDelta(t, 0.531, e.SD, 5e-4)
 	require.InDelta(t, 0.5, e.Chance(skill.Of(0.5)).Mean, 1e-9)
 	require.InDelta(t, 1/(1+math.Exp(1.2816*0.531)), e.Chance(skill.Of(0.5)).Low, 5e-4)
-	require.Equal(t, 24, s.Balls("forehand"))
-	require.Equal(t, 24, s.Balls("coin"))
 	// In points something is lost, another drill is less sure, another stroke less still, and long after both.
 	require.Less(t, s.At("forehand", "coin", 3, true).Mean, e.Mean-0.1)
 	require.Greater(t, s.At("forehand", "another", 3, false).SD, e.SD)
@@ -58,6 +56,32 @@ func TestAttemptsByHand(t *testing.T) {
 			down, slope := a.Chance(x - 1e-6)
 			require.InDelta(t, (up-down)/2e-6, slope, 1e-4)
 		}
+	}
+}
+
+// What a chance rests on is said: at this drill, at others of the stroke, at other strokes, or nothing.
+func TestWhatAChanceRestsOnInWords(t *testing.T) {
+	t.Parallel()
+	count := func(day int, stroke, drill string, tried int) skill.Count {
+		return skill.Count{Day: day, Stroke: stroke, Drill: drill, Attempt: skill.Of(0.5), Made: tried / 2, Tried: tried}
+	}
+	for _, c := range []struct {
+		counts []skill.Count
+		want   string
+	}{
+		{nil, "nothing was counted, so it is what players of the level make, as unlike as they are."},
+		{[]skill.Count{count(1, "serve", "box", 30)}, "from 30 balls at other strokes."},
+		{[]skill.Count{count(1, "forehand", "lane", 1)}, "from 1 ball at easier and harder ones."},
+		{[]skill.Count{count(1, "forehand", "coin", 24)}, "from 24 balls at this."},
+		{
+			[]skill.Count{count(1, "forehand", "coin", 72), count(40, "forehand", "lane", 210)},
+			"from 72 balls at this and 210 at easier and harder ones; the last three weeks count most.",
+		},
+	} {
+		s, err := skill.Fit(t.Context(), c.counts, nil)
+		require.NoError(t, err)
+		told := s.RestsOn("forehand", "coin", skill.Interval{Mean: 0.61, Low: 0.54, High: 0.68})
+		require.Equal(t, "6.1 of 10, likely 5.4 to 6.8: "+c.want, told.String())
 	}
 }
 
