@@ -117,6 +117,33 @@ test('two devices count on one lesson, one of them away for a while', async ({
   await second.close()
 })
 
+test('hold, pressed before the next blocks are answered, holds the block that is on', async ({
+  demo,
+  page,
+}) => {
+  const id = await lessonOf(demo, 'Priya')
+  await page.goto(`${demo.url}/#/lessons/${id}/courtside`)
+  await page.getByRole('button', { name: 'Begin' }).click()
+  await expect(page.getByRole('button', { name: 'Hold' })).toBeVisible()
+  // The answers are slow: what is shown goes by the road as it was.
+  await page.route('**/acts', async (route) => {
+    await new Promise((resolve) => setTimeout(resolve, 2500))
+    await route.continue()
+  })
+  const answered = page.waitForResponse((response) => response.url().endsWith('/acts'))
+  await page.getByRole('button', { name: 'Next block' }).click()
+  await page.getByRole('button', { name: 'Next block' }).click()
+  const time = page.getByRole('region', { name: 'Time' })
+  await expect(time).toContainText('In, Up and Over')
+  await page.getByRole('button', { name: 'Hold' }).click()
+  await answered
+  await page.unroute('**/acts')
+  await expect(page.getByText(/kept on this device/)).toHaveCount(0)
+  await expect(page.getByText(/10.1 min instead of 8.5/)).toBeVisible()
+  await expect(time).toContainText('In, Up and Over')
+  await expect(time).toContainText('held')
+})
+
 test('a device that is full in mid-lesson goes on in the page, and loses nothing', async ({ demo, page }) => {
   const id = await lessonOf(demo, 'Priya')
   await page.goto(`${demo.url}/#/lessons/${id}/courtside`)

@@ -54,6 +54,24 @@ type ClockChange struct {
 	Second   float64 `json:"second" minimum:"0" maximum:"86400" description:"Second of the lesson it is at that instant"`
 	Running  bool    `json:"running"`
 	Finished bool    `json:"finished"`
+	Block    string  `json:"block,omitempty" maxLength:"40" description:"The block that it is in, for whoever does not know yet what became of the road; the second is one of the lesson where it is missing"`
+	Gone     float64 `json:"gone,omitempty" minimum:"0" maximum:"86400" description:"Seconds of that block that are gone"`
+}
+
+// on is the second of a lesson that is meant: where its block begins by now, and how much of it is gone. Only the last
+// block may go on beyond its end.
+func (c ClockChange) on(d lesson.Document) float64 {
+	begins := 0.0
+	for i, block := range d.Blocks {
+		switch {
+		case block.ID == c.Block && i == len(d.Blocks)-1:
+			return begins + c.Gone
+		case block.ID == c.Block:
+			return begins + min(c.Gone, block.Seconds())
+		}
+		begins += block.Seconds()
+	}
+	return c.Second
 }
 
 // Reason is why something was done.

@@ -34,7 +34,7 @@ func (k *Kit) Do(ctx context.Context, a Act) (Outcome, error) {
 	var err error
 	switch {
 	case a.Clock != nil:
-		k.sets(a.At, a.Clock.Second, a.Clock.Running)
+		k.sets(a.At, a.Clock.on(k.Document), a.Clock.Running)
 		k.Finished = a.Clock.Finished
 	case a.Travel != nil:
 		sentences, err = k.travel(ctx, *a.Travel, a.At)

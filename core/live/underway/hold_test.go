@@ -131,3 +131,34 @@ func TestAForgottenLessonIsNotLate(t *testing.T) {
 	require.Zero(t, view(t, k, after(60+86400)).Late)
 	require.InDelta(t, 60, view(t, k, after(60+86400)).Second, 1e-9)
 }
+
+// A page that pressed *Next block* twice and *Hold* before it was answered knows the road as it was: by its second it
+// would be held where another block is by then. It says the block, and how much of it is gone.
+func TestAHoldIsOfTheBlockThatIsOn(t *testing.T) {
+	t.Parallel()
+	k := everyKind(t)
+	blocks := k.Document.Blocks
+	third := blocks[2].ID
+	old := blocks[0].Seconds() + blocks[1].Seconds() // where the third block began before
+	skip := func(n int, block string) underway.Act {
+		return underway.Act{ID: idOf(5, n), At: after(1), Travel: &editing.Travel{Kind: editing.GoOn, Block: block}}
+	}
+	do(t, &k, underway.Act{ID: idOf(5, 1), At: four, Clock: &underway.ClockChange{Running: true}},
+		skip(2, blocks[0].ID), skip(3, blocks[1].ID))
+	held := func(n int, clock underway.ClockChange) (string, float64) {
+		one := k
+		do(t, &one, underway.Act{ID: idOf(5, n), At: after(3), Clock: &clock})
+		at, gone := one.Document.At(view(t, one, after(9)).Second)
+		return one.Document.Blocks[at].ID, gone
+	}
+	on, gone := held(4, underway.ClockChange{Second: old + 2, Block: third, Gone: 2})
+	require.Equal(t, third, on)
+	require.InDelta(t, 2, gone, 1e-6)
+	on, _ = held(5, underway.ClockChange{Second: old + 2, Block: "gone since", Gone: 2})
+	require.NotEqual(t, third, on, "by the second alone, as before")
+	// What runs on beyond the last block is held there.
+	last := blocks[len(blocks)-1]
+	on, gone = held(6, underway.ClockChange{Block: last.ID, Gone: last.Seconds() + 3600})
+	require.Equal(t, last.ID, on)
+	require.Greater(t, gone, last.Seconds()+60)
+}

@@ -6842,7 +6842,14 @@ export interface components {
             before: components["schemas"]["LessonDocument"];
         };
         UnderwayClockChange: {
+            /** @description The block that it is in, for whoever does not know yet what became of the road; the second is one of the lesson where it is missing */
+            block?: string;
             finished: boolean;
+            /**
+             * Format: double
+             * @description Seconds of that block that are gone
+             */
+            gone?: number;
             running: boolean;
             /**
              * Format: double

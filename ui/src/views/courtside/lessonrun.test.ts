@@ -94,6 +94,18 @@ describe('what is done', () => {
     const back = runOf(400).back()
     expect([back?.what.travel?.kind, back?.shown?.second]).toEqual(['go back', 299])
   })
+  it('holds the block that is on, wherever the road has it by then', () => {
+    const run = runOf(100)
+    run.begins(run.skip()!)
+    later(run, 20)
+    expect(run.hold().what.clock).toEqual({
+      second: 320,
+      running: false,
+      finished: false,
+      block: 'drill',
+      gone: 20,
+    })
+  })
   it('looks at the blocks before it is begun, and begins where one is', () => {
     const run = runOf(0, null)
     expect(run.jump(1)?.what).toEqual({ clock: { second: 300, running: true, finished: false } })

@@ -65,8 +65,12 @@ export class LessonRun {
   }
 
   get scheduled(): ScheduledBlock | undefined {
+    return this.#at(this.second)
+  }
+
+  #at(second: number) {
     const { blocks } = this.data.lesson.plan
-    return blocks.find((s) => this.second < s.end) ?? blocks.at(-1)
+    return blocks.find((s) => second < s.end) ?? blocks.at(-1)
   }
 
   /** The calls; what to count and to watch stands with the counters. */
@@ -160,7 +164,14 @@ export class LessonRun {
   /** set moves the clock. */
   set(second: number, running: boolean, finished = false): Doing {
     const at = Math.max(0, second)
-    return { what: { clock: { second: at, running, finished } }, shown: { second: at, running } }
+    const clock = { second: at, running, finished, ...(this.begun && this.#where(at)) }
+    return { what: { clock }, shown: { second: at, running } }
+  }
+
+  /** In which block a second lies: the road may be another by the time that this is heard of. */
+  #where(second: number) {
+    const on = this.#at(second)
+    return on && { block: on.block, gone: Math.max(0, second - on.start) }
   }
 
   /** begin sets a lesson going; given how long it is and when it begins, it is fitted into that first. */
