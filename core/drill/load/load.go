@@ -108,7 +108,7 @@ func (l Load) Derivation(d drill.Document, s coach.Settings) metric.Derivation {
 	}
 }
 
-// Turned says how the turns that are played one after the other come about: 12: 3 each of 8, 2 at a time.
+// Turned says how the turns that are played one after the other come about: 10: 4 each of 5, 2 side by side.
 func (l Load) Turned() string {
 	told := fmt.Sprintf("%d: %d each of %d", l.Row, l.Turns, l.People)
 	if l.Lines > 1 {
