@@ -20,6 +20,7 @@ type layout struct {
 // chain is one stroke: its days one after the other, and what was counted on each.
 type chain struct {
 	stroke string
+	tried  int
 	at     int // of its last day, in the layout
 	days   []int
 	counts [][]counted // by day
@@ -53,17 +54,19 @@ func newFit(counts []Count) *fit {
 		if c == nil || c.stroke != count.Stroke {
 			c = &chain{stroke: count.Stroke, at: len(f.chains)}
 			f.chains = append(f.chains, c)
-			f.tried.first[count.Stroke] = count.Day
 		}
 		if n := len(c.days); n == 0 || c.days[n-1] != count.Day {
 			c.days, c.counts = append(c.days, count.Day), append(c.counts, nil)
 		}
-		f.tried.strokes[count.Stroke] += count.Tried
-		f.tried.drills[count.Drill] += count.Tried
-		f.tried.last[count.Stroke] = count.Day
+		c.tried += count.Tried
+	}
+	for _, c := range f.chains {
+		f.tried.strokes[c.stroke] = c.tried
+		f.tried.first[c.stroke], f.tried.last[c.stroke] = c.days[0], c.days[len(c.days)-1]
 	}
 	f.layout.shared, f.layout.points = len(f.chains), len(f.chains)+1
 	f.layout.all = len(f.chains) + 2
+	tried := make([]int, f.layout.all)
 	at := 0
 	c = nil
 	for _, count := range counts {
@@ -75,9 +78,14 @@ func newFit(counts []Count) *fit {
 			d = f.layout.all
 			f.layout.drills[count.Drill] = d
 			f.layout.all++
+			tried = append(tried, 0)
 		}
+		tried[d] += count.Tried
 		day, _ := slices.BinarySearch(c.days, count.Day)
 		c.counts[day] = append(c.counts[day], counted{Count: count, drill: d})
+	}
+	for drill, d := range f.layout.drills {
+		f.tried.drills[drill] = tried[d]
 	}
 	f.mean = make([]float64, f.layout.all)
 	f.mean[f.layout.points] = inPoints

@@ -73,7 +73,10 @@ func Fit(ctx context.Context, counts []Count, before *Skill) (*Skill, error) {
 
 // inOrder puts counts by stroke and day.
 func inOrder(counts []Count) []Count {
-	slices.SortStableFunc(counts, func(a, b Count) int { return cmp.Or(cmp.Compare(a.Stroke, b.Stroke), a.Day-b.Day) })
+	by := func(a, b Count) int { return cmp.Or(cmp.Compare(a.Stroke, b.Stroke), a.Day-b.Day) }
+	if !slices.IsSortedFunc(counts, by) {
+		slices.SortStableFunc(counts, by)
+	}
 	return counts
 }
 
