@@ -4,7 +4,6 @@ import (
 	"context"
 	"fmt"
 	"math"
-	"slices"
 
 	"gonum.org/v1/gonum/mat"
 )
@@ -42,13 +41,12 @@ type fit struct {
 	layout layout
 	chains []*chain
 	mean   []float64
-	tried  tried
+	tried  map[string]int // attempts at each drill
 }
 
 // newFit lays out counts that are in the order of their strokes and days.
 func newFit(counts []Count) *fit {
-	f := &fit{layout: layout{drills: map[string]int{}}}
-	f.tried = tried{map[string]int{}, map[string]int{}, map[string]int{}, map[string]int{}}
+	f := &fit{layout: layout{drills: map[string]int{}}, tried: map[string]int{}}
 	var c *chain
 	for _, count := range counts {
 		if c == nil || c.stroke != count.Stroke {
@@ -58,55 +56,44 @@ func newFit(counts []Count) *fit {
 		if n := len(c.days); n == 0 || c.days[n-1] != count.Day {
 			c.days, c.counts = append(c.days, count.Day), append(c.counts, nil)
 		}
+		last := len(c.days) - 1
+		c.counts[last] = append(c.counts[last], counted{Count: count})
 		c.tried += count.Tried
-	}
-	for _, c := range f.chains {
-		f.tried.strokes[c.stroke] = c.tried
-		f.tried.first[c.stroke], f.tried.last[c.stroke] = c.days[0], c.days[len(c.days)-1]
 	}
 	f.layout.shared, f.layout.points = len(f.chains), len(f.chains)+1
 	f.layout.all = len(f.chains) + 2
-	tried := make([]int, f.layout.all)
-	at := 0
-	c = nil
-	for _, count := range counts {
-		if c == nil || c.stroke != count.Stroke {
-			c, at = f.chains[at], at+1
-		}
-		d, known := f.layout.drills[count.Drill]
-		if !known {
-			d = f.layout.all
-			f.layout.drills[count.Drill] = d
-			f.layout.all++
-			tried = append(tried, 0)
-		}
-		tried[d] += count.Tried
-		day, _ := slices.BinarySearch(c.days, count.Day)
-		c.counts[day] = append(c.counts[day], counted{Count: count, drill: d})
-	}
-	for drill, d := range f.layout.drills {
-		f.tried.drills[drill] = tried[d]
+	for _, c := range f.chains {
+		f.border(c)
 	}
 	f.mean = make([]float64, f.layout.all)
 	f.mean[f.layout.points] = inPoints
-	for _, c := range f.chains {
-		c.skill, c.day = make([]float64, len(c.days)), make([]float64, len(c.days))
-		c.border = []int{f.layout.shared, f.layout.points}
-		side := map[int]int{}
-		for _, day := range c.counts {
-			for i := range day {
-				count := &day[i]
-				k, seen := side[count.drill]
-				if !seen {
-					k = len(c.border)
-					side[count.drill] = k
-					c.border = append(c.border, count.drill)
-				}
-				count.side = k
+	return f
+}
+
+// border lays out what a stroke hangs together with.
+func (f *fit) border(c *chain) {
+	c.skill, c.day = make([]float64, len(c.days)), make([]float64, len(c.days))
+	c.border = []int{f.layout.shared, f.layout.points}
+	side := map[int]int{}
+	for _, day := range c.counts {
+		for i := range day {
+			count := &day[i]
+			d, known := f.layout.drills[count.Drill]
+			if !known {
+				d = f.layout.all
+				f.layout.drills[count.Drill] = d
+				f.layout.all++
 			}
+			f.tried[count.Drill] += count.Tried
+			k, seen := side[d]
+			if !seen {
+				k = len(c.border)
+				side[d] = k
+				c.border = append(c.border, d)
+			}
+			count.drill, count.side = d, k
 		}
 	}
-	return f
 }
 
 // from begins where an earlier fit ended.
@@ -265,15 +252,7 @@ func (f *fit) skill(equations solved) (*Skill, error) {
 	if err := equations.factor.InverseTo(&inverse); err != nil {
 		return nil, fmt.Errorf("skill: %w", err)
 	}
-	s := &Skill{
-		strokes: map[string]*chain{}, layout: f.layout, mean: f.mean, tried: f.tried,
-		spread: make([]float64, f.layout.all*f.layout.all),
-	}
-	for i := range f.layout.all {
-		for k := range f.layout.all {
-			s.spread[i*f.layout.all+k] = inverse.At(i, k)
-		}
-	}
+	s := &Skill{strokes: map[string]*chain{}, layout: f.layout, mean: f.mean, spread: &inverse, tried: f.tried}
 	for i, c := range f.chains {
 		s.strokes[c.stroke] = c
 		c.gone = equations.eliminated[i]

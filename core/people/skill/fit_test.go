@@ -118,7 +118,7 @@ func TestHowSureIsTheCurvature(t *testing.T) {
 		}
 		for drill, i := range f.layout.drills {
 			k := i - len(f.chains)
-			require.InDelta(t, inverse.At(k, k), s.spread[i*f.layout.all+i], 1e-4, drill)
+			require.InDelta(t, inverse.At(k, k), s.spread.At(i, i), 1e-4, drill)
 		}
 	}
 }

@@ -12,6 +12,8 @@ import (
 	"context"
 	"math"
 	"slices"
+
+	"gonum.org/v1/gonum/mat"
 )
 
 // Count is what was made on one day at one measure of a drill.
@@ -43,15 +45,9 @@ const inPoints = -0.2
 type Skill struct {
 	strokes map[string]*chain
 	layout  layout
-	mean    []float64 // of what the strokes share, by layout
-	spread  []float64 // their covariance, row by row
-	tried   tried
-}
-
-// tried is how much was counted of a player, and where.
-type tried struct {
-	strokes, drills map[string]int // attempts
-	first, last     map[string]int // days of a stroke
+	mean    []float64      // of what the strokes share, by layout
+	spread  *mat.SymDense  // their covariance
+	tried   map[string]int // attempts at each drill
 }
 
 // Fit works out a player's skill from all that was counted of them, in any order. It begins where an earlier fit of
@@ -133,7 +129,7 @@ func (s *Skill) sum(parts []part, open float64) Estimate {
 	for _, a := range parts {
 		e.Mean += a.times * s.mean[a.at]
 		for _, b := range parts {
-			variance += a.times * b.times * s.spread[a.at*len(s.mean)+b.at]
+			variance += a.times * b.times * s.spread.At(a.at, b.at)
 		}
 	}
 	e.SD = math.Sqrt(math.Max(0, variance))

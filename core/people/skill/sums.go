@@ -224,8 +224,7 @@ func (s *Skill) Past(stroke string) []Past {
 	if c == nil {
 		return nil
 	}
-	n, wide, all := len(c.days), len(c.border), len(s.mean)
-	of := func(i, k int) float64 { return s.spread[i*all+k] }
+	n, wide, of := len(c.days), len(c.border), s.spread.At
 	list := make([]Past, n)
 	with := make([]float64, wide) // how the day after hangs together with the border
 	for k, i := range c.border {

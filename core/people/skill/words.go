@@ -8,10 +8,12 @@ const lately = 21
 // RestsOn says what a chance of attempts at a drill rests on: what was counted at it, at the stroke elsewhere, at other
 // strokes, or nothing.
 func (s *Skill) RestsOn(stroke, drill string, chance Interval) say.Sentence {
-	here, all, elsewhere := s.tried.drills[drill], s.tried.strokes[stroke], 0
-	for other, n := range s.tried.strokes {
-		if other != stroke {
-			elsewhere += n
+	here, all, elsewhere, days := s.tried[drill], 0, 0, 0
+	for other, c := range s.strokes {
+		if other == stroke {
+			all, days = c.tried, c.days[len(c.days)-1]-c.days[0]
+		} else {
+			elsewhere += c.tried
 		}
 	}
 	from := say.Of("skill.nothing")
@@ -25,7 +27,7 @@ func (s *Skill) RestsOn(stroke, drill string, chance Interval) say.Sentence {
 	case elsewhere > 0:
 		from = say.Of("skill.elsewhere", elsewhere)
 	}
-	if all > 0 && s.tried.last[stroke]-s.tried.first[stroke] > lately {
+	if days > lately {
 		from = say.Of("skill.lately", from)
 	}
 	return say.Of("skill.chance", 10*chance.Mean, 10*chance.Low, 10*chance.High, from)
