@@ -111,7 +111,7 @@ func TestDrillsSayWhomTheySuit(t *testing.T) {
 	require.NotContains(t, of("tournament player"), "Coin in the Corner")
 	require.Contains(t, of("tournament player"), "A Hundred In")
 
-	// One in 24 suits others than six.
+	// Who has to make two suits others than who has to make five.
 	id := newID()
 	own := read[repository.Drill](t, c.ask("POST", "/api/drills/"+coin.ID+"/duplicate", map[string]any{"id": id})).Document
 	own.Measures[0].Goals[0].Count = 2

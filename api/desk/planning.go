@@ -18,7 +18,6 @@ import (
 	"hodometer/core/basics/invalid"
 	"hodometer/core/drill"
 	"hodometer/core/drill/catalogue"
-	"hodometer/core/drill/library"
 	"hodometer/core/drill/playerfit"
 	"hodometer/core/drill/report"
 	"hodometer/core/lesson"
@@ -157,15 +156,9 @@ func (s *Desk) fill(ctx context.Context, _ request.None, body LessonFillAsked) (
 			return EditedLesson{}, err
 		}
 	}
-	all, err := s.Index(ctx)
+	choice, err := s.Choice(ctx, func(catalogue.Entry) bool { return true })
 	if err != nil {
 		return EditedLesson{}, err
-	}
-	var choice []library.Stored
-	for _, e := range all {
-		if !e.Archived {
-			choice = append(choice, library.Stored{ID: e.ID, Document: e.Document, Levels: e.Levels})
-		}
 	}
 	ids, err := repository.Fresh(lesson.MaxBlocks)
 	if err != nil {

@@ -11,7 +11,7 @@ import (
 
 	"hodometer/api/request"
 	"hodometer/core/basics/units"
-	"hodometer/core/drill/library"
+	"hodometer/core/drill/catalogue"
 	"hodometer/core/exchange/family"
 	"hodometer/core/people/progress"
 	"hodometer/core/sport/sports"
@@ -170,11 +170,6 @@ func (s *Exchange) toldAtHome(ctx context.Context, id, from, to string) (family.
 		}
 	}
 	slices.SortStableFunc(k.Strokes, func(a, b family.Worked) int { return b.Balls - a.Balls })
-	all, err := s.Index(ctx)
-	for _, e := range all {
-		if !e.BuiltIn && !e.Archived {
-			k.Own = append(k.Own, library.Stored{ID: e.ID, Document: e.Document, Levels: e.Levels})
-		}
-	}
+	k.Own, err = s.Choice(ctx, func(e catalogue.Entry) bool { return !e.BuiltIn })
 	return k, err
 }

@@ -136,6 +136,22 @@ func entry(id string, builtIn, archived bool, d library.Stored, s coach.Settings
 	return catalogue.New(id, builtIn, archived, d.Document, minutes, d.Levels)
 }
 
+// Choice are the drills to choose from as they stand now, with the levels that they are offered to: those that are not
+// archived, and of them the wanted ones.
+func (s *Repository) Choice(ctx context.Context, wanted func(catalogue.Entry) bool) ([]library.Stored, error) {
+	all, err := s.Index(ctx)
+	if err != nil {
+		return nil, err
+	}
+	var choice []library.Stored
+	for _, e := range all {
+		if !e.Archived && wanted(e) {
+			choice = append(choice, library.Stored{ID: e.ID, Document: e.Document, Levels: e.Levels})
+		}
+	}
+	return choice, nil
+}
+
 // Index is every drill as it is found, brought up to what is stored.
 func (s *Repository) Index(ctx context.Context) ([]catalogue.Entry, error) {
 	return s.index.of(ctx, s.Store)

@@ -18,6 +18,14 @@ func (d Document) Written() student.Level {
 	return d.Level
 }
 
+// Offered are the levels that it is offered to: those that it suits, else the one that it is written for.
+func (d Document) Offered(suits []student.Level) []student.Level {
+	if len(suits) == 0 {
+		return []student.Level{d.Written()}
+	}
+	return suits
+}
+
 // PlayerFor is the player that somebody of a level is taken for, at the age that goes with it.
 func (d Document) PlayerFor(level student.Level, hand student.Hand) footwork.Player {
 	return footwork.For(d.Sport, footwork.Usual(level), level, hand, student.TwoHanded)

@@ -45,13 +45,11 @@ const (
 	inText  = 1
 )
 
-// New prepares a drill to be found. Without levels it is offered to the one that it is written for.
+// New prepares a drill that suits some levels to be found.
 func New(id string, builtIn, archived bool, d drill.Document, minutes float64, levels []student.Level) Entry {
-	if len(levels) == 0 {
-		levels = []student.Level{d.Written()}
-	}
 	e := Entry{
-		ID: id, BuiltIn: builtIn, Archived: archived, Document: d, Minutes: minutes, Levels: levels, strains: d.Strains(),
+		ID: id, BuiltIn: builtIn, Archived: archived, Document: d, Minutes: minutes, Levels: d.Offered(levels),
+		strains: d.Strains(),
 	}
 	known := map[string]bool{}
 	add := func(weight int, texts ...string) {

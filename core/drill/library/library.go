@@ -24,13 +24,8 @@ type Stored struct {
 	Levels   []student.Level // that it suits
 }
 
-// Offered are the levels that a drill is offered to: those that it suits, else the one that it is written for.
-func (s Stored) Offered() []student.Level {
-	if len(s.Levels) == 0 {
-		return []student.Level{s.Document.Written()}
-	}
-	return s.Levels
-}
+// Offered are the levels that a drill is offered to.
+func (s Stored) Offered() []student.Level { return s.Document.Offered(s.Levels) }
 
 // suits are the levels that the built-in drills suit, by name, as playerfit.Suits works them out; its test writes them
 // anew.

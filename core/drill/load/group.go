@@ -53,6 +53,14 @@ func AtOnce(d drill.Document) int {
 	return 2
 }
 
+// busy is how many are busy with a turn: who play it, and a partner who feeds.
+func busy(d drill.Document) int {
+	if byPartner(d) {
+		return max(2, AtOnce(d))
+	}
+	return AtOnce(d)
+}
+
 // byPartner says whether players feed one another.
 func byPartner(d drill.Document) bool {
 	return d.Pattern.Rally != nil || d.Pattern.Method == feed.Partner || d.Pattern.Method == feed.Live
@@ -121,7 +129,7 @@ func Arrange(d drill.Document, people, lines int, space Space) (Group, string) {
 		}
 		return g, fmt.Sprintf("%d lines of %s, each with a feeder of its own.", g.Lines, spread(g.lengths()))
 	}
-	each := max(2, AtOnce(d))
+	each := busy(d)
 	if people < each {
 		return Group{People: people, Lines: 1}, "The coach stands in as the partner."
 	}
@@ -185,10 +193,7 @@ func lineOf(d drill.Document, g Group) rotation.Line {
 	case d.Pattern.Next == feed.AllAtOnce:
 		l.People, l.Lines = 1, 1
 	case inParts(d):
-		working := AtOnce(d)
-		if byPartner(d) {
-			working = max(2, working)
-		}
+		working := busy(d)
 		l.People, l.Lines = (g.longest()+working-1)/working, 1
 	}
 	return l
@@ -199,11 +204,7 @@ func lineOf(d drill.Document, g Group) rotation.Line {
 // by side begins the next turn together, until all have had so many at least.
 func row(d drill.Document, g Group, turns int) (row, all int) {
 	if !inParts(d) {
-		row, all = g.longest()*turns, g.People*turns
-		if d.Pattern.Next == feed.AllAtOnce {
-			row = turns
-		}
-		return row, all
+		return d.Pattern.InARow(g.longest(), turns), g.People * turns
 	}
 	lines := len(g.lengths())
 	playing := max(1, min(g.People, lines*AtOnce(d)))

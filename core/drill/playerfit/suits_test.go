@@ -37,7 +37,7 @@ func TestTheLibraryIsOfferedToWhomItSuits(t *testing.T) {
 	}
 }
 
-// By hand, from the table of goals: a club player hits the coin with 6 of 24 balls 56 times in 100, an improver 17
+// By hand, from the table of goals: a club player meets that of the coin 56 times in 100, an improver 17
 // times, a tournament player 98 times; an orange-ball child does Two and Away 22 times in 100, a beginner 20 and a club
 // player 92. Nobody does Last Stretch, as it is for several lessons.
 func TestWhomADrillSuits(t *testing.T) {

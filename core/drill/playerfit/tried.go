@@ -38,13 +38,13 @@ func (j *judge) tried(line footwork.Timeline, balls []Ball, prior odds.Prior) Tr
 			to++
 		}
 		all := 1.0
-		odds := make([]float64, 0, to-from)
+		logOdds := make([]float64, 0, to-from)
 		for _, b := range balls[from:to] {
 			all *= b.Chance
-			odds = append(odds, skill.LogOdds(b.Chance))
+			logOdds = append(logOdds, skill.LogOdds(b.Chance))
 		}
 		if off := math.Abs(all - mean); off < nearest {
-			nearest, t.Attempt.Balls = off, odds
+			nearest, t.Attempt.Balls = off, logOdds
 		}
 		from = to
 	}

@@ -46,6 +46,7 @@ type Share struct {
 	Person   int     `json:"person"`
 	Played   float64 `json:"played" description:"Seconds"`
 	Waited   float64 `json:"waited" description:"Seconds"`
+	Struck   float64 `json:"-"` // of those played the seconds in which they do not feed
 	Balls    int     `json:"balls" description:"Balls hit; 0 where that is not known"`
 	Had      []Had   `json:"had"`
 	Partners []int   `json:"partners" description:"How often each of the group was a partner"`
@@ -135,6 +136,9 @@ func (t *Table) share(people int, perBall float64) {
 				continue
 			}
 			p.Played += round.Seconds
+			if !seat.Feeds {
+				p.Struck += round.Seconds
+			}
 			if perBall > 0 && !seat.Feeds {
 				p.Balls += int(round.Seconds/perBall + 1e-9)
 			}

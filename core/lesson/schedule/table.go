@@ -57,15 +57,7 @@ func (l Prepared) table(seconds float64) *rotation.Table {
 // turnsAt is how many turns of a drill whose parts are changed after each one person has in such a table. Who feeds has
 // none.
 func (l Prepared) turnsAt(person int, t rotation.Table) float64 {
-	seconds := 0.0
-	for _, round := range t.Rounds {
-		for _, seat := range round.Seats {
-			if seat.Person == person && !seat.Waits && !seat.Feeds {
-				seconds += round.Seconds
-			}
-		}
-	}
-	return seconds / l.Document.Pattern.TurnSeconds()
+	return t.People[person].Struck / l.Document.Pattern.TurnSeconds()
 }
 
 // sideBySide is how many groups change places beside one another where the coach leaves it open: as many as the

@@ -133,16 +133,21 @@ func (p Pattern) Every() float64 {
 	return p.TurnSeconds()
 }
 
+// InARow is how many turns are one after the other until so many people in a line have had so many turns each.
+func (p Pattern) InARow(people, turns int) int {
+	if p.Next == AllAtOnce {
+		return turns
+	}
+	return people * turns
+}
+
 // FeedingSeconds is how long it takes until so many people have had so many turns each.
 func (p Pattern) FeedingSeconds(people, turns int) float64 {
-	one, all := p.TurnSeconds(), float64(people*turns)
-	switch p.Next {
-	case AllAtOnce:
-		return float64(turns) * one
-	case WhileTheLast:
-		return one + math.Max(0, all-1)*p.Every()
+	one, row := p.TurnSeconds(), float64(p.InARow(people, turns))
+	if p.Next == WhileTheLast {
+		return one + math.Max(0, row-1)*p.Every()
 	}
-	return all * one
+	return row * one
 }
 
 // Count is how many balls of a turn ask for a stroke of some sort.
