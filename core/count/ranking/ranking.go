@@ -9,9 +9,8 @@ import (
 	"math"
 	"slices"
 
-	"gonum.org/v1/gonum/mat"
-
 	"hodometer/core/basics/invalid"
+	"hodometer/core/basics/symmetric"
 	"hodometer/core/people/student"
 )
 
@@ -83,8 +82,8 @@ type Ranking struct {
 	Sure      float64    `json:"sure" description:"How sure a place in the order is, on average over all neighbours"`
 	LeftOut   int        `json:"leftOut" description:"Games between uneven targets, which say nothing about who wins games"`
 
-	index map[string]int // of the standings, by player
-	cov   *mat.SymDense  // of the strengths, in the order of the standings
+	index map[string]int   // of the standings, by player
+	cov   symmetric.Matrix // of the strengths, in the order of the standings
 }
 
 // spread is the standard deviation of strengths that is expected of a group of which nothing is known: a strong player
@@ -153,7 +152,7 @@ func rank(
 	slices.SortStableFunc(order, func(a, b int) int { return cmp.Compare(strengths[b], strengths[a]) })
 	const fourOfFive = 1.2815515655446004 // standard deviations to each side
 	r.Standings = make([]Standing, len(order))
-	r.cov = mat.NewSymDense(max(1, len(order)), nil)
+	r.cov = symmetric.New(len(order))
 	for i, k := range order {
 		off := fourOfFive * math.Sqrt(cov.At(k, k))
 		r.Standings[i] = Standing{
@@ -162,7 +161,7 @@ func rank(
 		}
 		r.index[m.names[k]] = i
 		for j, l := range order[:i+1] {
-			r.cov.SetSym(i, j, cov.At(k, l))
+			r.cov.Add(i, j, cov.At(k, l))
 		}
 	}
 	r.Sure = 1
@@ -237,30 +236,28 @@ func (m *model) take(one Result, by By) {
 }
 
 // solve finds the likeliest strengths by Newton's method, and their covariance from the curvature there.
-func (m *model) solve(ctx context.Context) ([]float64, *mat.SymDense, error) {
+func (m *model) solve(ctx context.Context) ([]float64, symmetric.Matrix, error) {
 	n := len(m.names)
 	strengths := slices.Clone(m.expected)
 	if n == 0 {
-		return strengths, mat.NewSymDense(1, nil), nil
+		return strengths, symmetric.New(0), nil
 	}
-	var chol mat.Cholesky
+	var factor symmetric.Factor
 	const steps, enough = 100, 1e-10
 	for range steps {
 		if err := ctx.Err(); err != nil {
-			return nil, nil, err
+			return nil, symmetric.Matrix{}, err
 		}
-		slope, curve := m.at(strengths)
-		if !chol.Factorize(curve) {
-			return nil, nil, errors.New("the results cannot be ranked")
+		step, curve := m.at(strengths)
+		var ok bool
+		if factor, ok = curve.Factor(); !ok {
+			return nil, symmetric.Matrix{}, errors.New("the results cannot be ranked")
 		}
-		var step mat.VecDense
-		if err := chol.SolveVecTo(&step, slope); err != nil {
-			return nil, nil, err
-		}
+		factor.Solve(step)
 		largest := 0.0
 		const stride = 2.0 // no step goes farther, so that extremes are approached from within
 		for i := range n {
-			by := math.Max(-stride, math.Min(stride, step.AtVec(i)))
+			by := math.Max(-stride, math.Min(stride, step[i]))
 			strengths[i] += by
 			largest = math.Max(largest, math.Abs(by))
 		}
@@ -268,16 +265,12 @@ func (m *model) solve(ctx context.Context) ([]float64, *mat.SymDense, error) {
 			break
 		}
 	}
-	cov := mat.NewSymDense(n, nil)
-	if err := chol.InverseTo(cov); err != nil {
-		return nil, nil, err
-	}
-	return strengths, cov, nil
+	return strengths, factor.Inverse(), nil
 }
 
 // centred is the covariance of how far strengths are from their mean: against whom nobody of the group played says
 // nothing about them.
-func centred(cov *mat.SymDense, n int) *mat.SymDense {
+func centred(cov symmetric.Matrix, n int) symmetric.Matrix {
 	if n == 0 {
 		return cov
 	}
@@ -288,21 +281,22 @@ func centred(cov *mat.SymDense, n int) *mat.SymDense {
 		}
 		all += means[i] / float64(n)
 	}
-	c := mat.NewSymDense(n, nil)
+	c := symmetric.New(n)
 	for i := range n {
 		for j := range i + 1 {
-			c.SetSym(i, j, cov.At(i, j)-means[i]-means[j]+all)
+			c.Add(i, j, cov.At(i, j)-means[i]-means[j]+all)
 		}
 	}
 	return c
 }
 
 // at is the slope of the log-likelihood and its curvature, turned over.
-func (m *model) at(strengths []float64) (*mat.VecDense, *mat.SymDense) {
+func (m *model) at(strengths []float64) ([]float64, symmetric.Matrix) {
 	n := len(strengths)
-	slope, curve := make([]float64, n), make([]float64, n*n)
+	slope, curve := make([]float64, n), symmetric.New(n)
 	for i, s := range strengths {
-		slope[i], curve[i*n+i] = m.pull*(m.expected[i]-s), m.pull
+		slope[i] = m.pull * (m.expected[i] - s)
+		curve.Add(i, i, m.pull)
 	}
 	for _, r := range m.rows {
 		sum := 0.0
@@ -314,9 +308,11 @@ func (m *model) at(strengths []float64) (*mat.VecDense, *mat.SymDense) {
 		for k, i := range r.who {
 			slope[i] += off * r.share[k]
 			for l, j := range r.who {
-				curve[i*n+j] += weight * r.share[k] * r.share[l]
+				if j <= i {
+					curve.Add(i, j, weight*r.share[k]*r.share[l])
+				}
 			}
 		}
 	}
-	return mat.NewVecDense(n, slope), mat.NewSymDense(n, curve)
+	return slope, curve
 }
