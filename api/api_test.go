@@ -41,6 +41,7 @@ type club struct {
 	log   bytes.Buffer
 	now   time.Time
 	store *store.Store
+	path  string // of its file
 }
 
 // emptyFile is a file with all its tables and nothing in them, to be copied.
@@ -74,16 +75,22 @@ func openClub(t testing.TB, path string, change ...func(*api.Options)) *club {
 	s, err := store.Open(t.Context(), path, nil)
 	require.NoError(t, err)
 	t.Cleanup(func() { require.NoError(t, s.Close()) })
-	c := &club{t: t, store: s, now: time.Date(2026, 3, 10, 16, 0, 0, 0, time.UTC)}
+	c := &club{t: t, path: path, store: s, now: time.Date(2026, 3, 10, 16, 0, 0, 0, time.UTC)}
+	c.start(change...)
+	return c
+}
+
+// start starts the server of a club, or another one on the same file.
+func (c *club) start(change ...func(*api.Options)) {
 	o := api.Options{
-		Store: s,
+		Store: c.store,
 		Now:   func() time.Time { return c.now },
 		Log:   slog.New(slog.NewTextHandler(&c.log, nil)),
-		Pages: pagesOf(t),
+		Pages: pagesOf(c.t),
 		Keeper: &keeping.Keeper{
-			Data:  path,
+			Data:  c.path,
 			Daily: true,
-			Store: s,
+			Store: c.store,
 			Now:   func() time.Time { return c.now },
 			Log:   slog.New(slog.NewTextHandler(&c.log, nil)),
 		},
@@ -92,9 +99,8 @@ func openClub(t testing.TB, path string, change ...func(*api.Options)) *club {
 		each(&o)
 	}
 	doors, err := api.New(o)
-	require.NoError(t, err)
+	require.NoError(c.t, err)
 	c.http, c.doors = doors.Machine, doors
-	return c
 }
 
 // ask sends a request; body is JSON text, or a value to be written as JSON.

@@ -155,7 +155,7 @@ func TestADrillSuitsTheStudentItIsTriedOn(t *testing.T) {
 		)
 	}
 	before := preview()
-	require.False(t, before.PlayerFit.Measures[0].Rates.Rate.Known)
+	require.Contains(t, before.PlayerFit.Measures[0].Rates.Rate.Sentence, "nothing was counted")
 	require.Zero(t, before.PlayerFit.Measures[0].Target.Scatter.Logged)
 	aim := before.Report.Measures[0].Target.Centre
 
@@ -183,13 +183,9 @@ func TestADrillSuitsTheStudentItIsTriedOn(t *testing.T) {
 	c.tap(lessonID, sent)
 
 	after := preview()
-	require.Equal(t, 10, after.PlayerFit.Measures[0].Rates.Rate.Balls)
-	require.Equal(t, 9, after.PlayerFit.Measures[0].Rates.Rate.Made)
-	require.Equal(
-		t,
-		[]int{1, 2},
-		[]int{after.PlayerFit.Measures[0].Rates.Choice.Made, after.PlayerFit.Measures[0].Rates.Choice.Balls},
-	)
+	require.Contains(t, after.PlayerFit.Measures[0].Rates.Rate.Sentence, "from 10 balls at this")
+	require.Greater(t, after.PlayerFit.Measures[0].Rates.Rate.Mean, before.PlayerFit.Measures[0].Rates.Rate.Mean)
+	require.Contains(t, after.PlayerFit.Measures[0].Rates.Choice.Sentence, "1 of 2 on this drill")
 	require.Equal(t, 10, after.PlayerFit.Measures[0].Target.Scatter.Logged)
 	require.Len(t, after.PlayerFit.Measures[0].Target.Landings, 10)
 	require.Less(t, after.PlayerFit.Measures[0].Goals[0].Answer.Mean, before.PlayerFit.Measures[0].Goals[0].Answer.Mean)
@@ -204,7 +200,7 @@ func TestADrillSuitsTheStudentItIsTriedOn(t *testing.T) {
 			map[string]any{"document": coin(), "people": 1, "hand": "right", "student": studentID},
 		),
 	)
-	require.Equal(t, 10, other.PlayerFit.Measures[0].Rates.Rate.Related)
+	require.Contains(t, other.PlayerFit.Measures[0].Rates.Rate.Sentence, "from 10 balls at easier and harder ones")
 
 	scheduled := read[plan.Lesson](t, c.ask("GET", "/api/lessons/"+lessonID, nil))
 	names := []string{}

@@ -144,7 +144,8 @@ func New(o Options) (door.Doors, error) {
 	e.GET("/*", pages(o.Pages))
 	running, stop := context.WithCancel(context.Background())
 	s.exchange.Begin(running)
-	return s.entrance.Doors(e, o.Hosts, func() { s.gear.Close(); s.safekeeping.Close(); stop() }), nil
+	ended := s.stored.Begin()
+	return s.entrance.Doors(e, o.Hosts, func() { s.gear.Close(); s.safekeeping.Close(); stop(); ended() }), nil
 }
 
 // limitTime stops work that nobody waits for any more.

@@ -9,7 +9,6 @@ import (
 
 	"hodometer/core/count/score"
 	"hodometer/core/count/tally"
-	"hodometer/core/drill/playerfit"
 	"hodometer/core/live/underway"
 	"hodometer/core/sport/court"
 )
@@ -127,33 +126,6 @@ func scanAttempt(rows *sql.Rows) (Attempt, error) {
 	}
 	a.Standing, err = standingOf(a.Measure.Goals, outcome, have, along)
 	return a, err
-}
-
-// Practised returns how all attempts of some students went, each student's oldest first.
-func (s *Store) Practised(ctx context.Context, students []string) ([]playerfit.Practice, error) {
-	return collect(ctx, s.read, func(rows *sql.Rows) (playerfit.Practice, error) {
-		var p playerfit.Practice
-		var at int64
-		unit := 0
-		err := rows.Scan(
-			&p.Student,
-			&at,
-			&p.Drill,
-			&p.Measure,
-			&p.Stroke,
-			&p.Made,
-			&p.Balls,
-			&p.Right,
-			&p.Wrong,
-			&unit,
-			&p.Net,
-			&p.Long,
-			&p.Wide,
-		)
-		p.At, p.Unit = time.UnixMilli(at), units[min(max(unit, 0), len(units)-1)]
-		return p, err
-	}, `SELECT student.key, at, drill, number, stroke, made, balls, "right", wrong, unit, net, long, wide
-		FROM json_each(?) AS student CROSS JOIN attempt ON attempt.student = student.value`, asList(students))
 }
 
 // Landing is a place where a ball landed, and where it was aimed.

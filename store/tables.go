@@ -25,8 +25,9 @@ type Column struct {
 // Reference is a column that names a row of another table.
 type Reference struct{ Column, Table, Key string }
 
-// keptHere are the tables that are never handed over: who is let in, and the file's own history.
-var keptHere = []string{"passphrase", "device", "session", "feed", "goose_db_version", "sqlite_sequence"}
+// keptHere are the tables that are never handed over: who is let in, what is worked out anew, and the file's own
+// history.
+var keptHere = []string{"passphrase", "device", "session", "feed", "tried", "goose_db_version", "sqlite_sequence"}
 
 // Tables are the tables that are handed over, those that others refer to first.
 func (s *Store) Tables(ctx context.Context) ([]Table, error) { return tablesOf(ctx, s.read) }

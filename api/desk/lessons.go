@@ -106,7 +106,7 @@ func (s *Desk) lessonRoutes() []request.Route {
 			"previewLesson",
 			"Schedule a lesson without saving it",
 			func(ctx context.Context, _ request.None, body lesson.Document) (plan.Plan, error) {
-				in, err := s.Rated(ctx, body)
+				in, err := s.Rated(ctx, "", body)
 				if err != nil {
 					return plan.Plan{}, err
 				}

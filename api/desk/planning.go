@@ -120,7 +120,7 @@ func (s *Desk) planned(ctx context.Context, changed editing.Edited, err error) (
 	if err != nil {
 		return EditedLesson{}, err
 	}
-	in, err := s.Rated(ctx, changed.Document)
+	in, err := s.Rated(ctx, "", changed.Document)
 	if err != nil {
 		return EditedLesson{}, err
 	}

@@ -15,6 +15,7 @@ import (
 	"hodometer/core/drill/playerfit"
 	"hodometer/core/drill/report"
 	"hodometer/core/drill/simulation"
+	"hodometer/core/people/skill"
 	"hodometer/core/people/student"
 	"hodometer/core/sport/court"
 	"hodometer/core/sport/sports"
@@ -22,13 +23,14 @@ import (
 
 // GoalAsked is a goal for somebody who makes so many.
 type GoalAsked struct {
-	Goal    score.Goal `json:"goal"`
-	Unit    score.Unit `json:"unit,omitempty" description:"What is tried; empty: what the goal counts"`
-	Rate    float64    `json:"rate" minimum:"-100" maximum:"100" description:"Chance to make a ball, or to win a point"`
-	Partner float64    `json:"partner,omitempty" minimum:"-100" maximum:"100" description:"The other player's, of a goal that two count together"`
-	Clock   odds.Clock `json:"clock"`
-	Minutes float64    `json:"minutes,omitempty" minimum:"0" maximum:"180" description:"How likely within so many, and what would suit them"`
-	Length  int        `json:"length,omitempty" minimum:"0" maximum:"150" description:"Of points: about so many in all; 0: no fair score is looked for"`
+	Goal    score.Goal    `json:"goal"`
+	Unit    score.Unit    `json:"unit,omitempty" description:"What is tried; empty: what the goal counts"`
+	Rate    float64       `json:"rate" minimum:"-100" maximum:"100" description:"Chance to make a ball, or to win a point"`
+	Partner float64       `json:"partner,omitempty" minimum:"-100" maximum:"100" description:"The other player's, of a goal that two count together"`
+	Belief  *skill.Belief `json:"belief,omitempty" description:"What the rate comes from, where it is not known for sure"`
+	Clock   odds.Clock    `json:"clock"`
+	Minutes float64       `json:"minutes,omitempty" minimum:"0" maximum:"180" description:"How likely within so many, and what would suit them"`
+	Length  int           `json:"length,omitempty" minimum:"0" maximum:"150" description:"Of points: about so many in all; 0: no fair score is looked for"`
 }
 
 // GoalReckoned is what a goal takes, and the goal that suits the minutes.
@@ -93,6 +95,9 @@ func reckonGoal(ctx context.Context, _ request.None, body GoalAsked) (GoalReckon
 		Partner: body.Partner,
 		Clock:   body.Clock,
 		Seconds: 60 * body.Minutes,
+	}
+	if body.Belief != nil {
+		q.Likely = body.Belief.Likely()
 	}
 	r := GoalReckoned{Slider: body.Goal.Slider()}
 	var err error

@@ -3,7 +3,6 @@ package repository
 import (
 	"context"
 	"slices"
-	"sync"
 
 	"golang.org/x/sync/errgroup"
 
@@ -15,11 +14,10 @@ import (
 	"hodometer/core/people/footwork"
 	"hodometer/core/people/student"
 	"hodometer/core/sport/court"
-	"hodometer/store"
 )
 
-// Evidence is what a student of a level did at the measures of a drill and on others for the same strokes, and where
-// their balls landed: in the order of the measures.
+// Evidence is how good a student of a level is, what they did at the measures of a drill, and where their balls landed:
+// in the order of the measures.
 func (s *Repository) Evidence(
 	ctx context.Context,
 	studentID string,
@@ -27,7 +25,7 @@ func (s *Repository) Evidence(
 	drillID string,
 	d drill.Document,
 ) ([]playerfit.Evidence, error) {
-	rows, err := s.practice.of(ctx, s.Store, []string{studentID})
+	rows, skills, err := s.skills(ctx, []string{studentID}, playerfit.Until{})
 	if err != nil {
 		return nil, err
 	}
@@ -37,8 +35,9 @@ func (s *Repository) Evidence(
 	}
 	list := OfLevel(level, d)
 	for i, m := range d.Measures {
-		done := playerfit.Practised(rows, 1, drillID, d, m, s.Now())[0]
-		list[i].Own, list[i].Related = done.Own, done.Related
+		list[i].Skill, list[i].Unknown = skills[0].skill, skills[0].unknown
+		list[i].Drill, list[i].Day = drillID, playerfit.Day(s.Now())
+		list[i].Own = playerfit.Practised(rows, 1, drillID, m, s.Now())[0]
 		for _, a := range attempts {
 			if a.Aim != nil && a.Measure.Number == m.Number {
 				list[i].Zones = playerfit.Zoned(list[i].Zones, a.Zones, *a.Aim)
@@ -64,9 +63,11 @@ func OfLevel(level student.Level, d drill.Document) []playerfit.Evidence {
 	return list
 }
 
-// rates are what the people of a lesson make of its drills as they play them: by block, then by student.
+// rates are what the people of a lesson make of its drills as they play them, by all that was counted in others: by
+// block, then by student.
 func (s *Repository) rates(
 	ctx context.Context,
+	id string, // empty: it is not stored
 	d lesson.Document,
 	in schedule.Inputs,
 ) (map[string]map[string]schedule.Rated, error) {
@@ -75,6 +76,10 @@ func (s *Repository) rates(
 		return rates, nil
 	}
 	students := lesson.IDs(in.People)
+	until, day := playerfit.Until{Lesson: id}, playerfit.Day(s.Now())
+	if begins, known := d.Begins(s.Now().Location()); known {
+		until.At, day = begins, playerfit.Day(begins)
+	}
 	var list []drillForPlayer
 	for _, block := range d.Blocks {
 		document, ok := in.Drills[block.Plays()]
@@ -86,10 +91,11 @@ func (s *Repository) rates(
 		}
 	}
 	var rows []playerfit.Practice
+	var skills []skilled
 	var known []playerfit.Known
 	var work errgroup.Group
 	work.Go(func() (err error) {
-		rows, err = s.practice.of(ctx, s.Store, students)
+		rows, skills, err = s.skills(ctx, students, until)
 		return err
 	})
 	work.Go(func() (err error) {
@@ -105,16 +111,19 @@ func (s *Repository) rates(
 		if !ok {
 			continue
 		}
-		done := make([][]playerfit.History, len(document.Measures))
+		done := make([][][]odds.Practised, len(document.Measures))
 		for k, m := range document.Measures {
-			done[k] = playerfit.Practised(rows, len(students), block.Drill, document, m, now)
+			done[k] = playerfit.Practised(rows, len(students), block.Drill, m, now)
 		}
 		of := make(map[string]schedule.Rated, len(in.People))
 		for _, person := range in.In(block) {
 			i := slices.Index(students, person.ID)
-			rated := schedule.Rated{Stroke: known[next].Stroke, Measures: make([]odds.Estimates, len(known[next].Priors))}
-			for k, prior := range known[next].Priors {
-				rated.Measures[k] = playerfit.Evidence{Own: done[k][i].Own, Related: done[k][i].Related}.Rates(prior)
+			rated := schedule.Rated{Stroke: known[next].Stroke, Measures: make([]odds.Estimates, len(known[next].Tried))}
+			for k, tried := range known[next].Tried {
+				rated.Measures[k] = playerfit.Evidence{
+					Level: person.Profile.Level, Skill: skills[i].skill, Unknown: skills[i].unknown,
+					Drill: block.Drill, Day: day, Own: done[k][i],
+				}.Rates(document.Measures[k], tried)
 			}
 			of[person.ID] = rated
 			next++
@@ -122,30 +131,4 @@ func (s *Repository) rates(
 		rates[block.ID] = of
 	}
 	return rates, nil
-}
-
-// practice remembers what was read for the last lesson until anything is stored: while a lesson is being shaped, it is
-// asked for again and again.
-type practice struct {
-	mu       sync.Mutex
-	writes   uint64
-	students []string
-	rows     []playerfit.Practice
-}
-
-func (p *practice) of(ctx context.Context, from *store.Store, students []string) ([]playerfit.Practice, error) {
-	writes := from.Writes()
-	p.mu.Lock()
-	rows, known := p.rows, p.writes == writes && slices.Equal(p.students, students)
-	p.mu.Unlock()
-	if known && rows != nil {
-		return rows, nil
-	}
-	rows, err := from.Practised(ctx, students)
-	if err == nil {
-		p.mu.Lock()
-		p.writes, p.students, p.rows = writes, students, rows
-		p.mu.Unlock()
-	}
-	return rows, err
 }

@@ -100,13 +100,14 @@ func (s *Repository) Gather(ctx context.Context, lessons ...lesson.Document) ([]
 	return all, nil
 }
 
-// Rated gathers the same with what the students make of the drills, and how far these make them run.
-func (s *Repository) Rated(ctx context.Context, d lesson.Document) (schedule.Inputs, error) {
+// Rated gathers the same with what the students make of the drills, and how far these make them run. A lesson that is
+// not stored has no identifier.
+func (s *Repository) Rated(ctx context.Context, id string, d lesson.Document) (schedule.Inputs, error) {
 	in, err := s.Inputs(ctx, d)
 	if err != nil {
 		return in, err
 	}
-	if in.Rates, err = s.rates(ctx, d, in); err != nil {
+	if in.Rates, err = s.rates(ctx, id, d, in); err != nil {
 		return in, err
 	}
 	return in, in.Measure(ctx, d)
@@ -114,7 +115,7 @@ func (s *Repository) Rated(ctx context.Context, d lesson.Document) (schedule.Inp
 
 // Lesson is a stored lesson on the clock, with what else is at its time.
 func (s *Repository) Lesson(ctx context.Context, record store.Record[lesson.Document]) (plan.Lesson, error) {
-	in, err := s.Rated(ctx, record.Document)
+	in, err := s.Rated(ctx, record.ID, record.Document)
 	if err != nil {
 		return plan.Lesson{}, err
 	}

@@ -44,7 +44,7 @@ func (s *Repository) Kit(ctx context.Context, id string, acts []underway.Act) (u
 		kit.People[i].Profile = person.Profile.OnCourt()
 	}
 	in := schedule.Gather(d, from.drills, from.games, from.people(d.Students), from.settings)
-	in.Rates, err = s.rates(ctx, d, in)
+	in.Rates, err = s.rates(ctx, id, d, in)
 	kit.Rates = underway.RatesOf(in, kit)
 	return kit, stored, err
 }

@@ -16,6 +16,7 @@ type Repository struct {
 
 	practice practice
 	known    known
+	fitted   fitted
 	index    drillIndex
 }
 

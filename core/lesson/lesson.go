@@ -121,6 +121,12 @@ func (d Document) Day() time.Time {
 	return day
 }
 
+// Begins is when a lesson begins by its plan where the coach's clock is; false where its date or its time is none.
+func (d Document) Begins(where *time.Location) (time.Time, bool) {
+	at, err := time.ParseInLocation(time.DateOnly+" 15:04", d.Date+" "+d.Start, where)
+	return at, err == nil
+}
+
 // Check says what is wrong with a lesson beyond its shape.
 func (d Document) Check() error {
 	var wrong invalid.Fields

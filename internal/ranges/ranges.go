@@ -81,9 +81,13 @@ func (a asked) played(ctx context.Context, level student.Level) (Played, error) 
 	if err != nil {
 		return Played{}, err
 	}
+	known, err := playerfit.Know(ctx, d, player, level, s)
+	if err != nil {
+		return Played{}, err
+	}
 	p := Played{Fit: fit.Measures[0]}
-	if len(p.Fit.Balls) > 0 {
-		p.Ball = p.Fit.Balls[0]
+	if len(known.Balls[0]) > 0 {
+		p.Ball = known.Balls[0][0]
 	}
 	if len(turn.Timeline.Interceptions) > 0 {
 		p.Met = turn.Timeline.Interceptions[0]

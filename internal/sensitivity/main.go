@@ -36,8 +36,8 @@ func main() {
 		if err != nil {
 			log.Fatal(err)
 		}
-		for _, prior := range known.Priors {
-			a.Made = append(a.Made, prior.Rate)
+		for _, tried := range known.Tried {
+			a.Made = append(a.Made, tried.OfLevel())
 		}
 		turn, err := simulation.Run(ctx, d, player, s)
 		if err != nil {

@@ -12,13 +12,15 @@ import (
 	"hodometer/core/basics/metric"
 	"hodometer/core/basics/units"
 	"hodometer/core/count/score"
+	"hodometer/core/people/skill"
 )
 
 // Question is a goal for somebody.
 type Question struct {
 	Goal    score.Goal
-	Rate    float64 // chance to make a ball, or to win a point
-	Partner float64 // the other player's, of a goal that two count together
+	Rate    float64        // chance to make a ball, or to win a point; in the mean, where it is not known for sure
+	Likely  []skill.Likely // what it may be; none: it is known
+	Partner float64        // the other player's, of a goal that two count together
 	Clock   Clock
 	Balls   int     // "how likely within so many balls?"; 0 where that is not asked
 	Seconds float64 // "how likely within so many seconds?"; 0 where that is not asked
@@ -230,13 +232,20 @@ func (q Question) waited(ctx context.Context) (Answer, error) {
 	if p.other != nil && w.done[len(w.done)-1] >= share {
 		w.mean, w.variance = summed(w.done)
 	}
+	all := mixture{{w, limit, 1}}
+	if len(q.Likely) > 0 {
+		if all, err = q.waits(ctx, share); err != nil {
+			return Answer{}, err
+		}
+	}
 	_, many := q.words()
-	a := q.from(w, many)
+	a := q.from(w, all, many)
 	if ends := endsWell(q.Goal); ends != "" {
-		a.Chance = &w.met
-		a.Sentence = fmt.Sprintf("%s %s; %s", ends, Times(w.met), a.Sentence)
+		met := all.met()
+		a.Chance = &met
+		a.Sentence = fmt.Sprintf("%s %s; %s", ends, Times(met), a.Sentence)
 	} else if asked {
-		chance := w.within(limit)
+		chance := all.chance()
 		a.Chance = &chance
 	}
 	if q.Goal.Kind == score.Rallies {
@@ -248,8 +257,8 @@ func (q Question) waited(ctx context.Context) (Answer, error) {
 	return a, nil
 }
 
-// from puts a waiting time into an answer.
-func (q Question) from(w waiting, unit string) Answer {
+// from puts a waiting time at the rate in the mean, and those at all that it may be, into an answer.
+func (q Question) from(w waiting, all mixture, unit string) Answer {
 	clock := q.clock()
 	a := Answer{
 		Rate:  q.Rate,
@@ -259,7 +268,7 @@ func (q Question) from(w waiting, unit string) Answer {
 		Never: w.mean > forever,
 	}
 	for _, share := range shares() {
-		balls, exact := w.quantile(share)
+		balls, exact := all.quantile(share)
 		balls = math.Min(balls, forever)
 		a.Quantiles = append(
 			a.Quantiles,
@@ -267,7 +276,7 @@ func (q Question) from(w waiting, unit string) Answer {
 		)
 	}
 	for i := range dots {
-		balls, _ := w.quantile((float64(i) + 0.5) / dots)
+		balls, _ := all.quantile((float64(i) + 0.5) / dots)
 		a.Dots = append(a.Dots, math.Min(balls, forever))
 	}
 	// in a rally or a point one ball is played until it is lost

@@ -71,7 +71,19 @@ func times(atLeast []float64, of int) (mean, sd float64) {
 }
 
 // inTime is the chance of at least so many makes of the balls that there is time for, of as many as possible.
-func (q Question) inTime() []float64 { return survival(q.clock().Balls(q.Goal.Minutes*60), q.Rate) }
+func (q Question) inTime() []float64 {
+	var atLeast []float64
+	_ = q.each(func(at Question, share float64) error { // which fails with what it calls only
+		for m, chance := range survival(at.clock().Balls(at.Goal.Minutes*60), at.Rate) {
+			if m == len(atLeast) {
+				atLeast = append(atLeast, 0)
+			}
+			atLeast[m] += share * chance
+		}
+		return nil
+	})
+	return atLeast
+}
 
 // hoped is the chance of at least so many makes: nothing where there are not even so many balls.
 func hoped(atLeast []float64, count int) float64 {

@@ -16,6 +16,11 @@ const WantedChance = 0.8
 
 // Within is the chance to meet the goal within the time of the question, after everything that comes before it.
 func (q Question) Within(ctx context.Context) (float64, error) {
+	return q.mean(func(at Question) (float64, error) { return at.within(ctx) })
+}
+
+// within is the same at a rate that is known.
+func (q Question) within(ctx context.Context) (float64, error) {
 	limit, _ := q.limit()
 	if q.Goal.Kind == score.AsManyAsPossible {
 		return hoped(q.inTime(), q.Goal.Steps()), nil
@@ -40,11 +45,11 @@ func (q Question) Enough(ctx context.Context) (attempts, seconds float64, ok boo
 	case score.FirstTo, score.FewMisses, score.WithinATime, score.AsManyAsPossible:
 		return 0, 0, false, nil
 	}
-	w, err := q.whole().wait(ctx, WantedChance, 0)
+	all, err := q.waits(ctx, WantedChance)
 	if err != nil {
 		return 0, 0, false, err
 	}
-	attempts, _ = w.quantile(WantedChance)
+	attempts, _ = all.quantile(WantedChance)
 	attempts = math.Min(attempts, forever)
 	return attempts, q.clock().Seconds(attempts), true, nil
 }

@@ -9,6 +9,7 @@ import (
 
 	"hodometer/core/count/odds"
 	"hodometer/core/count/score"
+	"hodometer/core/people/skill"
 )
 
 func fromHere(t require.TestingT, g score.Goal, states []score.State, rate float64, attempts int) float64 {
@@ -17,7 +18,8 @@ func fromHere(t require.TestingT, g score.Goal, states []score.State, rate float
 	if states == nil {
 		states = []score.State{0}
 	}
-	low, high, ok, err := odds.FromHere(context.Background(), goals, m, states, rate, attempts)
+	known := []skill.Likely{{Rate: rate, Share: 1}}
+	low, high, ok, err := odds.FromHere(context.Background(), goals, m, states, known, attempts)
 	require.NoError(t, err)
 	require.True(t, ok)
 	require.LessOrEqual(t, low, high+1e-12)
@@ -43,7 +45,7 @@ func TestAChanceFromHereByHand(t *testing.T) {
 		score.Course{{Kind: score.WithinATime, Count: 1}},
 		two.Machine(),
 		[]score.State{0},
-		0.5,
+		[]skill.Likely{{Rate: 0.5, Share: 1}},
 		3,
 	)
 	require.NoError(t, err)

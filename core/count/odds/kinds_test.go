@@ -9,7 +9,6 @@ import (
 	"hodometer/core/count/odds"
 	"hodometer/core/count/score"
 	"hodometer/core/count/tally"
-	"hodometer/core/people/student"
 )
 
 // By hand: 8 of 10 made, and nothing known of the kinds: a third of 0.2 goes into the net. With n = 20 balls and at
@@ -58,7 +57,7 @@ func TestFewMissesOfOneKindAndWithinATime(t *testing.T) {
 // By hand: six balls of a third each before, and four into the net and two long: 6/12, 4/12, 2/12.
 func TestTheKindsOfMissesAreLearnt(t *testing.T) {
 	t.Parallel()
-	e := odds.Estimate(odds.LevelPrior(student.Club), []odds.Practised{{Made: 10, Missed: 6, Net: 4, Long: 2}}, nil)
+	e := odds.Marked([]odds.Practised{{Made: 10, Missed: 6, Net: 4, Long: 2}})
 	require.InDelta(t, 6.0/12, e.Kinds.Net, 1e-12)
 	require.InDelta(t, 4.0/12, e.Kinds.Of(tally.Long), 1e-12)
 	require.InDelta(t, 2.0/12, e.Kinds.Of(tally.Wide), 1e-12)

@@ -9,6 +9,7 @@ import (
 
 	"hodometer/core/basics/metric"
 	"hodometer/core/basics/units"
+	"hodometer/core/people/skill"
 	"hodometer/core/people/student"
 )
 
@@ -28,47 +29,31 @@ type Practised struct {
 // weight is what a ball of it counts today.
 func (p Practised) weight() float64 { return math.Exp2(-math.Max(p.Days, 0) / halfLife) }
 
-// Rate is what is known of how often somebody does something: the mean and the middle 95 % of a beta
-// distribution.
+// Rate is what is known of how often somebody does something.
 type Rate struct {
-	Mean       float64           `json:"mean"`
-	Low        float64           `json:"low"`
-	High       float64           `json:"high"`
-	Made       int               `json:"made" description:"On this very drill"`
-	Balls      int               `json:"balls" description:"On this very drill"`
-	Related    int               `json:"related" description:"Balls on related drills, which count for less"`
-	Known      bool              `json:"known" description:"There is evidence; else it is only the level's"`
+	skill.Interval
+	Belief     skill.Belief      `json:"belief" description:"What it comes from"`
 	Sentence   string            `json:"sentence"`
 	Derivation metric.Derivation `json:"derivation"`
-
-	made, missed float64 // of the beta distribution
 }
 
 // Estimates are a player's rates on a drill.
 type Estimates struct {
-	Rate    Rate        `json:"rate" description:"Made or missed, in the drill"`
+	Rate    Rate        `json:"rate" description:"Made or missed, in the drill; of points won or lost"`
 	Choice  *Rate       `json:"choice" description:"Right or wrong choice; null where none was marked"`
 	Points  *Rate       `json:"points" description:"Made or missed in points; null where none were played"`
 	Between *Difference `json:"between" description:"Drill against points; null where one of them is missing"`
 	Kinds   Kinds       `json:"kinds" description:"Of the misses"`
 }
 
-// What an estimate rests on. Common practice, no source.
+// What is known of choices. Common practice, no source.
 const (
-	halfLife     = 28.0 // days after which a ball counts half
-	priorBalls   = 6.0  // that the prior is worth
-	relatedShare = 0.3  // what a ball on a related drill counts
-	maxRelated   = 15.0 // balls that all related drills are worth together
+	halfLife    = 28.0 // days after which a choice counts half
+	choiceBalls = 6.0  // that even chances are worth
 )
 
-// Prior is what is thought of a player on a drill before anything was counted.
-type Prior struct {
-	Rate        float64
-	Description string // where it comes from
-}
-
-// LevelPrior is the rate of a level on a drill that is written for it. Common practice, no source.
-func LevelPrior(level student.Level) Prior {
+// UsualRate is the rate of a level on a drill that is written for it. Common practice, no source.
+func UsualRate(level student.Level) float64 {
 	rate, known := map[student.Level]float64{
 		student.Red: 0.45, student.Orange: 0.5, student.Green: 0.55, student.Beginner: 0.45,
 		student.Improver: 0.5, student.Club: 0.6, student.Tournament: 0.7,
@@ -76,34 +61,22 @@ func LevelPrior(level student.Level) Prior {
 	if !known {
 		rate = 0.5
 	}
-	return Prior{Rate: rate, Description: "what is usual for the level"}
+	return rate
 }
 
-// Estimate works out a player's rates from what they did on the drill and on related ones: the prior
-// as the start of a beta distribution, moved by related drills and then by this one, each ball
-// counting less the longer ago it was.
-func Estimate(prior Prior, own, related []Practised) Estimates {
-	made, missed := priorBalls*prior.Rate, priorBalls*(1-prior.Rate)
-	near := sum(related, execution(false))
-	if all := relatedShare * (near.made + near.missed); all > 0 {
-		share := relatedShare * math.Min(1, maxRelated/all)
-		made, missed = made+share*near.made, missed+share*near.missed
-	}
-	here := sum(own, execution(false))
-	e := Estimates{Rate: prior.rated(made+here.made, missed+here.missed, here, near)}
-	if points := sum(own, execution(true)); points.balls > 0 {
-		r := prior.rated(made+points.made, missed+points.missed, points, near)
-		e.Points = &r
-		if here.balls > 0 {
-			d := Compare(here.done(), points.done())
-			e.Between = &d
-		}
+// Marked is what was marked besides makes and misses on one measure: choices, kinds of misses, and what was made in the
+// drill against what was made in points.
+func Marked(own []Practised) Estimates {
+	e := Estimates{Kinds: kindsOf(own)}
+	here, points := sum(own, execution(false)), sum(own, execution(true))
+	if here.balls > 0 && points.balls > 0 {
+		d := Compare(here.done(), points.done())
+		e.Between = &d
 	}
 	if choice := sum(own, func(p Practised) (int, int) { return p.Right, p.Wrong }); choice.balls > 0 {
-		r := Prior{0.5, "even chances"}.rated(priorBalls/2+choice.made, priorBalls/2+choice.missed, choice, weighted{})
+		r := chosen(choice)
 		e.Choice = &r
 	}
-	e.Kinds = kindsOf(own)
 	return e
 }
 
@@ -137,81 +110,53 @@ func sum(list []Practised, of func(Practised) (int, int)) weighted {
 	return w
 }
 
-func (prior Prior) rated(made, missed float64, here, near weighted) Rate {
-	r := Rate{
-		Mean:    made / (made + missed),
-		Low:     mathext.InvRegIncBeta(made, missed, 0.025),
-		High:    mathext.InvRegIncBeta(made, missed, 0.975),
-		Made:    here.right,
-		Balls:   here.balls,
-		Related: near.balls,
-		Known:   here.balls+near.balls > 0,
-		made:    made,
-		missed:  missed,
-	}
+// chosen is how often the right choice is made: a beta distribution that begins with even chances.
+func chosen(w weighted) Rate {
+	right, wrong := choiceBalls/2+w.made, choiceBalls/2+w.missed
+	r := Rate{Interval: skill.Interval{
+		Mean: right / (right + wrong),
+		Low:  mathext.InvRegIncBeta(right, wrong, 0.1),
+		High: mathext.InvRegIncBeta(right, wrong, 0.9),
+	}, Belief: skill.Belief{Attempt: skill.Attempt{Balls: []float64{}}}}
 	between := fmt.Sprintf("between %s and %s", units.Decimal(10*r.Low, 1), ofTen(r.High))
-	switch {
-	case here.balls > 0:
-		r.Sentence = fmt.Sprintf("makes about %s, %s: %d of %d on this drill", ofTen(r.Mean), between, here.right, here.balls)
-	case r.Known:
-		r.Sentence = fmt.Sprintf(
-			"has not done this drill; related ones (%s) suggest %s, %s",
-			units.Balls(near.balls),
-			ofTen(r.Mean),
-			between,
-		)
-	default:
-		r.Sentence = fmt.Sprintf("nothing is known yet; %s is only %s, %s", ofTen(r.Mean), prior.Description, between)
-	}
+	r.Sentence = fmt.Sprintf("makes about %s, %s: %d of %d on this drill", ofTen(r.Mean), between, w.right, w.balls)
 	r.Derivation = metric.Derivation{
-		Figure: "Makes",
+		Figure: "Right choices",
 		Value:  ofTen(r.Mean),
-		Formula: "(balls made + what is usual) ÷ (balls + what is usual): the mean of a beta distribution; each ball " +
-			"counts half after four weeks",
+		Formula: "(right + even chances) ÷ (choices + even chances): the mean of a beta distribution; each choice counts " +
+			"half after four weeks",
 		Inputs: []metric.Input{
 			{
-				Name: "On this drill",
-				Value: fmt.Sprintf(
-					"%d of %d, weighing %s balls today",
-					here.right,
-					here.balls,
-					units.Decimal(here.made+here.missed, 1),
-				),
+				Name:  "On this drill",
+				Value: fmt.Sprintf("%d of %d, weighing %s today", w.right, w.balls, units.Decimal(w.made+w.missed, 1)),
 			},
-			{Name: "On related drills", Value: units.Balls(near.balls) + ", each counting three tenths, at most 15 together"},
-			{
-				Name:  "Before anything is counted",
-				Value: fmt.Sprintf("%s, %s, worth %s balls", ofTen(prior.Rate), prior.Description, units.Decimal(priorBalls, 0)),
-			},
-			{Name: "95 times in 100", Value: between},
+			{Name: "Even chances", Value: "worth " + units.Balls(int(choiceBalls))},
+			{Name: "8 times in 10", Value: between},
 		},
-		Source: "Beta-binomial model; weights and what is usual for a level: common practice, no source",
+		Source: "Beta-binomial model; weights: common practice, no source",
 	}
 	return r
 }
 
-// Next is between how many of the next n balls are made 8 times in 10: quantiles of the beta-binomial
-// distribution.
-func (r Rate) Next(n int) (low, high int) {
-	choose := func(a, b float64) float64 {
-		x, _ := math.Lgamma(a)
-		y, _ := math.Lgamma(b)
-		z, _ := math.Lgamma(a + b)
-		return x + y - z
+// Believed is the rate of what is believed of somebody, with what that rests on in words.
+func Believed(b skill.Belief, rests string) Rate {
+	level, _ := b.Attempt.Chance(0)
+	r := Rate{Interval: b.Chance(), Belief: b, Sentence: rests}
+	r.Derivation = metric.Derivation{
+		Figure: "Makes",
+		Value:  ofTen(r.Mean),
+		Formula: "what the level makes, in log-odds + how much better or worse this player is at the stroke, at this drill " +
+			"and in points; the mean over all that this may be, good and bad days included",
+		Inputs: []metric.Input{
+			{Name: "The level makes", Value: ofTen(level)},
+			{Name: "Better than the level, in log-odds", Value: units.Decimal(b.Better.Mean, 2)},
+			{Name: "That is known to, in log-odds", Value: "± " + units.Decimal(b.Better.SD, 2)},
+			{Name: "8 times in 10", Value: fmt.Sprintf("between %s and %s", units.Decimal(10*r.Low, 1), ofTen(r.High))},
+		},
+		Source: "Coulom, Whole-History Rating (Computers and Games, 2008); how unlike players of a level are: common " +
+			"practice, no source",
 	}
-	below, low, high := 0.0, -1, n
-	for m := range n + 1 {
-		k, all := float64(m), float64(n)
-		ways := -choose(k+1, all-k+1) - math.Log(all+1)
-		below += math.Exp(ways + choose(r.made+k, r.missed+all-k) - choose(r.made, r.missed))
-		if low < 0 && below >= 0.1 {
-			low = m
-		}
-		if below >= 0.9 {
-			return low, m
-		}
-	}
-	return max(low, 0), high
+	return r
 }
 
 // Wilson is the plain interval for a rate from a count: 95 % by Wilson, Journal of the American

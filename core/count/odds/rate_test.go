@@ -1,16 +1,16 @@
 package odds_test
 
 import (
+	"math"
 	"testing"
 
 	"github.com/stretchr/testify/require"
-	"pgregory.net/rapid"
 
+	"hodometer/core/basics/metric"
 	"hodometer/core/count/odds"
-	"hodometer/core/people/student"
+	"hodometer/core/people/skill"
 	"hodometer/core/sport/court"
 	"hodometer/core/sport/sports"
-	"hodometer/internal/long"
 )
 
 // E. B. Wilson, JASA 22 (1927) 209: 7 of 10 at 95 % is 0.397 to 0.892.
@@ -39,84 +39,30 @@ func TestDrillAgainstPoints(t *testing.T) {
 	)
 }
 
-func TestAnEstimateSaysWhenItKnowsNothing(t *testing.T) {
+// What is believed of somebody is told with its range and what it comes from, and adds up: 0.5 at the level is log-odds
+// of 0, and 0.4 better ± 0.5 is 0.6 in the mean of 0.44 to 0.74.
+func TestWhatIsBelievedByHand(t *testing.T) {
 	t.Parallel()
-	e := odds.Estimate(odds.LevelPrior(student.Club), nil, nil)
-	require.False(t, e.Rate.Known)
-	require.Contains(t, e.Rate.Sentence, "nothing is known yet")
-	require.InDelta(t, 0.6, e.Rate.Mean, 1e-9)
-	require.Nil(t, e.Choice)
-	require.Nil(t, e.Points)
-	require.Nil(t, e.Between)
-	require.Greater(t, e.Rate.High-e.Rate.Low, 0.6)
+	r := odds.Believed(skill.Belief{Better: skill.Estimate{Mean: 0.4, SD: 0.5}, Attempt: skill.Of(0.5)}, "from nothing.")
+	require.InDelta(t, 0.594, r.Mean, 2e-3)
+	require.InDelta(t, 1/(1+math.Exp(-0.4+1.2816*0.5)), r.Low, 1e-4)
+	require.InDelta(t, 1/(1+math.Exp(-0.4-1.2816*0.5)), r.High, 1e-4)
+	require.Equal(t, "from nothing.", r.Sentence)
+	require.Contains(t, r.Derivation.Inputs, metric.Input{Name: "The level makes", Value: "5 of 10"})
+	require.Contains(t, r.Derivation.Inputs, metric.Input{Name: "8 times in 10", Value: "between 4.4 and 7.4 of 10"})
 }
 
-func TestEvidenceMovesAnEstimate(t *testing.T) {
-	t.Parallel()
-	fresh := odds.Practised{Made: 18, Missed: 2}
-	old := odds.Practised{Days: 280, Made: 18, Missed: 2}
-	now := odds.Estimate(odds.LevelPrior(student.Beginner), []odds.Practised{fresh}, nil).Rate
-	then := odds.Estimate(odds.LevelPrior(student.Beginner), []odds.Practised{old}, nil).Rate
-	related := odds.Estimate(odds.LevelPrior(student.Beginner), nil, []odds.Practised{fresh}).Rate
-	nothing := odds.Estimate(odds.LevelPrior(student.Beginner), nil, nil).Rate
-	require.Greater(t, now.Mean, related.Mean)
-	require.Greater(t, related.Mean, then.Mean)
-	require.Greater(t, then.Mean, nothing.Mean)
-	require.Equal(t, 18, now.Made)
-	require.Equal(t, 20, now.Balls)
-	require.Contains(t, now.Sentence, "18 of 20 on this drill")
-	require.Contains(t, related.Sentence, "has not done this drill")
-	// A beta distribution of 2.7 + 18 makes and 3.3 + 2 misses.
-	require.InDelta(t, 20.7/26, now.Mean, 1e-9)
-
-	// However much was done on related drills, it never weighs more than fifteen balls.
-	many := odds.Estimate(
-		odds.LevelPrior(student.Beginner),
-		[]odds.Practised{{Made: 2, Missed: 18}},
-		[]odds.Practised{{Made: 1000}},
-	).Rate
-	require.InDelta(t, (2.7+15+2)/(6+15+20), many.Mean, 1e-9)
-}
-
-func TestChoiceAndExecutionAndPointsAreApart(t *testing.T) {
+func TestChoicesAndPointsAreApart(t *testing.T) {
 	t.Parallel()
 	own := []odds.Practised{{Made: 40, Missed: 10, Right: 12, Wrong: 28}, {Made: 10, Missed: 20, InPoints: true}}
-	e := odds.Estimate(odds.LevelPrior(student.Club), own, nil)
-	require.Greater(t, e.Rate.Mean, 0.7)
-	require.Less(t, e.Choice.Mean, 0.4)
-	require.Less(t, e.Points.Mean, 0.5)
+	e := odds.Marked(own)
+	require.InDelta(t, 15.0/46, e.Choice.Mean, 1e-12, "three of six before, and 12 of 40")
+	require.Contains(t, e.Choice.Sentence, "12 of 40 on this drill")
 	require.Greater(t, e.Between.Low, 0.2)
-	require.Equal(t, 50, e.Rate.Balls)
-}
-
-func TestWhatTheNextBallsWillBe(t *testing.T) {
-	t.Parallel()
-	known := odds.Estimate(odds.LevelPrior(student.Club), []odds.Practised{{Made: 600, Missed: 400}}, nil).Rate
-	low, high := known.Next(10)
-	require.Equal(t, []int{4, 8}, []int{low, high}) // nearly the binomial distribution at 0.6
-	low, high = odds.Estimate(odds.LevelPrior(student.Club), nil, nil).Rate.Next(10)
-	require.LessOrEqual(t, low, 3)
-	require.GreaterOrEqual(t, high, 8)
-	long.Check(t, func(t *rapid.T) {
-		r := odds.Estimate(
-			odds.LevelPrior(student.Club),
-			[]odds.Practised{{Made: rapid.IntRange(0, 50).Draw(t, "made"), Missed: rapid.IntRange(0, 50).Draw(t, "missed")}},
-			nil,
-		).Rate
-		n := rapid.IntRange(0, 60).Draw(t, "balls")
-		low, high := r.Next(n)
-		require.True(t, 0 <= low && low <= high && high <= n)
-		require.True(t, 0 <= r.Low && r.Low < r.Mean && r.Mean < r.High && r.High <= 1)
-	})
-}
-
-// By hand: who is thought to make one in ten, on six balls (a beta distribution of 0.6 and 5.4), makes none of the next
-// three 5.4 × 6.4 × 7.4 ÷ (6 × 7 × 8) = 76 times in 100: the middle eight in ten begin at none.
-func TestTheNextFewBallsByHand(t *testing.T) {
-	t.Parallel()
-	rate := odds.Estimate(odds.Prior{Rate: 0.1}, nil, nil).Rate
-	low, high := rate.Next(3)
-	require.Equal(t, []int{0, 1}, []int{low, high})
+	require.Nil(t, odds.Marked(own[:1]).Between)
+	require.Nil(t, odds.Marked(own[1:]).Choice)
+	then := odds.Marked([]odds.Practised{{Days: 280, Right: 12, Wrong: 28}})
+	require.Greater(t, then.Choice.Mean, e.Choice.Mean, "what was long ago says less")
 }
 
 // A rate that was counted makes a scatter as wide as it says: the share in the net goes along, and none and all stay.

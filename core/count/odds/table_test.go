@@ -8,6 +8,7 @@ import (
 	"hodometer/core/count/odds"
 	"hodometer/core/count/score"
 	"hodometer/core/count/tally"
+	"hodometer/core/people/skill"
 	"hodometer/core/people/student"
 	"hodometer/core/sport/court"
 	"hodometer/internal/golden"
@@ -73,7 +74,7 @@ func TestTheAnswersOfEveryKindOfGoal(t *testing.T) {
 			course := score.Course{g}
 			m := course.Machine()
 			states := []score.State{0, score.State(m.Len() / 2)}
-			low, high, ok, err := odds.FromHere(t.Context(), course, m, states, rate, 12)
+			low, high, ok, err := odds.FromHere(t.Context(), course, m, states, []skill.Likely{{Rate: rate, Share: 1}}, 12)
 			mean, counted := odds.MeanBalls(g, rate)
 			fmt.Fprintf(&b, "   from here %.4f to %.4f %v %v; mean %.2f %v\n", low, high, ok, err, mean, counted)
 		}
@@ -88,8 +89,8 @@ func TestTheAnswersOfEveryKindOfGoal(t *testing.T) {
 	golden.Same(t, "answers.txt", b.String())
 }
 
-// TestWhatIsKnownOfARate: estimates of a level from drills done lately and long ago, differences, and races that are
-// fair.
+// TestWhatIsKnownOfARate: what was marked lately and long ago, what is believed of a level, differences, and races that
+// are fair.
 func TestWhatIsKnownOfARate(t *testing.T) {
 	t.Parallel()
 	var b strings.Builder
@@ -107,11 +108,14 @@ func TestWhatIsKnownOfARate(t *testing.T) {
 		}
 	}
 	own := []odds.Practised{done(1, 14, 6), done(20, 30, 30), done(200, 9, 40)}
-	related := []odds.Practised{done(3, 50, 12), done(40, 12, 12)}
+	for n := range len(own) + 1 {
+		fmt.Fprintln(&b, golden.Line(t, odds.Marked(own[:n]), 3))
+	}
 	for _, level := range student.Level("").Enum() {
-		prior := odds.LevelPrior(level.(student.Level))
-		for n := range len(own) + 1 {
-			fmt.Fprintln(&b, level, golden.Line(t, odds.Estimate(prior, own[:n], related[:n%3]), 3))
+		for _, better := range []skill.Estimate{{SD: 0.9}, {Mean: -0.6, SD: 0.4}, {Mean: 1.2, SD: 0.1}} {
+			usual := odds.UsualRate(level.(student.Level))
+			of := skill.Belief{Better: better, Attempt: skill.Of(usual)}
+			fmt.Fprintln(&b, level, golden.Line(t, odds.Believed(of, "told."), 3))
 		}
 	}
 	for _, c := range [][4]int{{8, 2, 4, 6}, {1, 0, 3, 3}, {30, 20, 28, 24}, {5, 5, 50, 50}, {90, 10, 60, 40}} {

@@ -18,25 +18,6 @@ type process struct {
 	other  []float64 // the same for every second attempt, where two players take turns; else nil
 }
 
-// Leg is a goal that comes before another one, and what is made of ten while it is on.
-type Leg struct {
-	Goal  score.Goal
-	Rate  float64
-	Share float64 // of the misses, those of the kind that the goal is about
-}
-
-// chance is that of one attempt: of rallies that one is as long as it is wanted, of misses of one kind that it is none
-// of them.
-func (l Leg) chance() float64 {
-	switch {
-	case l.Goal.Kind == score.Rallies:
-		return bandOf(l.Goal, l.Rate).wanted
-	case l.Goal.Only != "":
-		return 1 - (1-l.Rate)*l.Share
-	}
-	return l.Rate
-}
-
 // processOf runs a goal's machine for somebody who makes an attempt with a chance; of a goal that two count together
 // the partner takes every second one.
 func processOf(g score.Goal, chance, partner float64) process {

@@ -101,11 +101,11 @@ func fitSize(
 		return d, say.Sentence{}, errNoTarget
 	}
 	judged := judgeOf(d.With(i, m), m, turn.Player, evidence.Level, s)
-	replies, rates, err := judged.replies(turn.Timeline, evidence)
+	replies, _, err := judged.replies(turn.Timeline, evidence)
 	if err != nil {
 		return d, say.Sentence{}, invalid.Fields{{Path: "target", Message: err.Error()}}
 	}
-	shift, logged := shiftTo(judged.balls(turn.Timeline), rates.Rate.Mean), len(evidence.Landings)+len(evidence.Zones) > 0
+	logged := len(evidence.Landings)+len(evidence.Zones) > 0
 	target, err := odds.FitSize(ctx, *m.Target, want.Hit, func(t court.Target) (float64, error) {
 		tried := m
 		tried.Target = &t
@@ -120,7 +120,7 @@ func fitSize(
 			return aimed.Shares.In, err
 		}
 		j := judgeOf(d.With(i, tried), tried, turn.Player, evidence.Level, s)
-		return mean(shifted(j.balls(turn.Timeline), shift)), j.fails
+		return evidence.Rates(tried, j.tried(turn.Timeline, j.balls(turn.Timeline))).Rate.Mean, j.fails
 	})
 	if err != nil {
 		return d, say.Sentence{}, err

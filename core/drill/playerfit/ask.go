@@ -52,18 +52,6 @@ func Clock(d drill.Document, m drill.Measure, stroke float64, people int, s coac
 	return c
 }
 
-// Chance is what somebody makes of one attempt at a measure, by what is known of their rates: of points nobody knows
-// better than even until some were played.
-func Chance(m drill.Measure, rates odds.Estimates) float64 {
-	switch {
-	case m.What != score.Point:
-		return rates.Rate.Mean
-	case rates.Points != nil:
-		return rates.Points.Mean
-	}
-	return 0.5
-}
-
 // Ask is a goal of a measure for somebody, by what is known of their rates. A stroke of a rally takes so many seconds.
 func Ask(
 	d drill.Document,
@@ -74,11 +62,11 @@ func Ask(
 	people int,
 	s coach.Settings,
 ) odds.Question {
-	chance := Chance(m, rates)
 	return odds.Question{
 		Goal:    g,
-		Rate:    chance,
-		Partner: chance,
+		Rate:    rates.Rate.Mean,
+		Partner: rates.Rate.Mean,
+		Likely:  rates.Rate.Belief.Likely(),
 		Kinds:   rates.Kinds,
 		Unit:    m.What,
 		Clock:   Clock(d, m, stroke, people, s),

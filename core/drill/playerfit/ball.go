@@ -7,6 +7,7 @@ import (
 	"hodometer/core/count/score"
 	"hodometer/core/drill"
 	"hodometer/core/people/footwork"
+	"hodometer/core/people/skill"
 	"hodometer/core/people/striking"
 )
 
@@ -86,18 +87,14 @@ func made(m drill.Measure, balls []Ball) float64 {
 	return sum / float64(len(whole))
 }
 
-// Moved are balls whose chances are moved together so that their mean is a rate: what was counted never makes the
-// harder ball the easier one. A ball that is never made stays so.
-func Moved(balls []Ball, rate float64) []Ball { return shifted(balls, shiftTo(balls, rate)) }
-
-// shifted are balls with the log-odds of each moved by the same.
-func shifted(balls []Ball, shift float64) []Ball {
+// Believed are balls as somebody makes them who is about so much better than their level: what was counted never makes
+// the harder ball the easier one, and one that is never made stays so.
+func Believed(balls []Ball, better skill.Estimate) []Ball {
 	list := slices.Clone(balls)
 	for i, b := range list {
 		if b.Chance > 0 {
-			const sure = 0.999999999
-			p := math.Min(b.Chance, sure)
-			list[i].Chance = 1 / (1 + math.Exp(-math.Log(p/(1-p))-shift))
+			of := skill.Attempt{Balls: []float64{logOdds(b.Chance)}}
+			list[i].Chance = skill.Belief{Better: better, Attempt: of}.Chance().Mean
 		}
 	}
 	return list
@@ -109,17 +106,4 @@ func mean(balls []Ball) (sum float64) {
 		sum += b.Chance / float64(len(balls))
 	}
 	return sum
-}
-
-// shiftTo is by how much their log-odds are moved so that the mean chance of some balls is a rate.
-func shiftTo(balls []Ball, rate float64) float64 {
-	low, high := -12.0, 12.0
-	for range 50 {
-		if middle := (low + high) / 2; mean(shifted(balls, middle)) < rate {
-			low = middle
-		} else {
-			high = middle
-		}
-	}
-	return (low + high) / 2
 }

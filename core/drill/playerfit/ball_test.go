@@ -10,20 +10,20 @@ import (
 	"github.com/stretchr/testify/require"
 	"pgregory.net/rapid"
 
-	"hodometer/core/count/odds"
 	"hodometer/core/drill"
 	"hodometer/core/drill/library"
 	"hodometer/core/drill/playerfit"
 	"hodometer/core/drill/simulation"
 	"hodometer/core/people/coach"
 	"hodometer/core/people/footwork"
+	"hodometer/core/people/skill"
 	"hodometer/core/people/student"
 	"hodometer/core/sport/feed"
 	"hodometer/internal/sample"
 )
 
-// ballsOf are the balls of each measure of a drill as a coach feeds it, for somebody of a level of whom nothing is
-// known, with the turn they are from.
+// ballsOf are the balls of each measure of a drill as a coach feeds it, as a level makes them, with the turn they are
+// from.
 func ballsOf(
 	t require.TestingT,
 	d drill.Document,
@@ -33,13 +33,9 @@ func ballsOf(
 ) ([][]playerfit.Ball, footwork.Timeline) {
 	turn, err := simulation.Run(context.Background(), d, player, s)
 	require.NoError(t, err)
-	fit, err := playerfit.For(context.Background(), d, turn, all(d, playerfit.Evidence{Level: level}), 1, s)
+	known, err := playerfit.Know(context.Background(), d, player, level, s)
 	require.NoError(t, err)
-	var list [][]playerfit.Ball
-	for _, m := range fit.Measures {
-		list = append(list, m.Balls)
-	}
-	return list, turn.Timeline
+	return known.Balls, turn.Timeline
 }
 
 // timed is a drill of the library with every gap so many times as long.
@@ -74,8 +70,8 @@ func TestTheChanceOfABallIsWhatItsPartsSay(t *testing.T) {
 				sum += b.Chance
 				parts += b.Reach * b.In * math.Max(0, 1-0.015*b.Loose*b.Loose)
 			}
-			if len(balls) > 0 && known.Priors[i].Rate > 0.011 && known.Priors[i].Rate < 0.979 && d.In(d.Measures[i]) == 1 {
-				require.InDelta(t, known.Priors[i].Rate, sum/float64(len(balls)), 1e-6, "%s: the mean of its balls", d.Name)
+			if rate := known.Tried[i].OfLevel(); len(balls) > 0 && d.In(d.Measures[i]) == 1 {
+				require.InDelta(t, rate, sum/float64(len(balls)), 1e-4, "%s: the mean of its balls", d.Name)
 				require.InDelta(t, parts, sum, 1e-4, d.Name)
 			}
 		}
@@ -138,9 +134,9 @@ func TestABetterLevelNeverMakesFewer(t *testing.T) {
 			for _, level := range levels {
 				known, err := playerfit.Know(t.Context(), d, d.PlayerFor(level, student.RightHand), level, coach.Default())
 				require.NoError(t, err)
-				for i, prior := range known.Priors {
-					require.GreaterOrEqual(t, prior.Rate, last[i]-0.003, "%s × %g, %s, measure %d", d.Name, share, level, i+1)
-					last[i] = prior.Rate
+				for i, tried := range known.Tried {
+					require.GreaterOrEqual(t, tried.OfLevel(), last[i]-0.003, "%s × %g, %s, measure %d", d.Name, share, level, i+1)
+					last[i] = tried.OfLevel()
 				}
 			}
 		}
@@ -165,7 +161,7 @@ func TestTargetsAndFeeders(t *testing.T) {
 			wide.Target = &target
 			known, err := playerfit.Know(t.Context(), d.With(0, wide), player, d.Written(), s)
 			require.NoError(t, err)
-			return known.Priors[0].Rate
+			return known.Tried[0].OfLevel()
 		}
 		own := m.Target.Radius
 		require.LessOrEqual(t, rate(0.7*own, coach.Usual), rate(own, coach.Usual)+1e-9, d.Name)
@@ -179,21 +175,21 @@ func TestWhatWasCountedMovesAllBallsTogether(t *testing.T) {
 	d := sample.Drill(t, "Coin in the Corner")
 	measures, _ := ballsOf(t, d, d.PlayerFor(student.Club, student.RightHand), student.Club, coach.Default())
 	rapid.Check(t, func(t *rapid.T) {
-		rate := rapid.Float64Range(0.05, 0.95).Draw(t, "rate")
-		before, after := measures[0], playerfit.Moved(measures[0], rate)
-		sum := 0.0
+		better := skill.Estimate{
+			Mean: rapid.Float64Range(-2, 2).Draw(t, "better"), SD: rapid.Float64Range(0, 1).Draw(t, "sd"),
+		}
+		before, after := measures[0], playerfit.Believed(measures[0], better)
 		for i, b := range after {
-			sum += b.Chance
-			for k := range after {
-				require.Equal(t, before[i].Chance < before[k].Chance-1e-12, b.Chance < after[k].Chance-1e-15, "in the same order")
+			for k := range after { // to the ten-thousandth that is kept
+				if before[i].Chance < before[k].Chance-1e-3 {
+					require.Less(t, b.Chance, after[k].Chance, "in the same order")
+				}
 			}
 		}
-		require.InDelta(t, rate, sum/float64(len(after)), 1e-6)
 	})
-	gone := playerfit.Moved([]playerfit.Ball{{Chance: 0}, {Chance: 0.5}}, 0.4)
+	gone := playerfit.Believed([]playerfit.Ball{{Chance: 0}, {Chance: 0.5}}, skill.Estimate{Mean: skill.LogOdds(0.8)})
 	require.Zero(t, gone[0].Chance, "what cannot be reached is not made by a better record")
 	require.InDelta(t, 0.8, gone[1].Chance, 1e-6)
-	require.NotEmpty(t, odds.LevelPrior(student.Club).Description)
 }
 
 // A slower feed never makes the drill harder: every gap of the library that can be kept up, twice as long.
@@ -214,8 +210,8 @@ func TestMoreTimeIsNeverHarder(t *testing.T) {
 			)
 			require.NoError(t, err)
 			var list []float64
-			for _, prior := range known.Priors {
-				list = append(list, prior.Rate)
+			for _, tried := range known.Tried {
+				list = append(list, tried.OfLevel())
 			}
 			return list
 		}

@@ -17,7 +17,7 @@ func ExampleKnow() {
 		if err != nil {
 			panic(err)
 		}
-		fmt.Printf("%s: %.0f of 100 balls\n", level, 100*known.Priors[0].Rate)
+		fmt.Printf("%s: %.0f of 100 balls\n", level, 100*known.Tried[0].OfLevel())
 	}
 	// Output:
 	// beginner: 7 of 100 balls

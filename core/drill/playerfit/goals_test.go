@@ -33,7 +33,7 @@ func asked(t testing.TB) (list []odds.Question) {
 				if m.What != score.Time {
 					list = append(
 						list,
-						playerfit.Ask(d, m, g, playerfit.Evidence{}.Rates(known.Priors[i]), known.Stroke, 2, coach.Default()),
+						playerfit.Ask(d, m, g, playerfit.Evidence{}.Rates(m, known.Tried[i]), known.Stroke, 2, coach.Default()),
 					)
 				}
 			}
@@ -85,7 +85,7 @@ func TestGoalsOfTheLibrarySuitTheirLevel(t *testing.T) {
 			if m.What == score.Time {
 				continue
 			}
-			q := playerfit.Ask(d, m, m.Goals[0], playerfit.Evidence{}.Rates(known.Priors[i]), known.Stroke, 1, coach.Default())
+			q := playerfit.Ask(d, m, m.Goals[0], known.Tried[i].Typical(), known.Stroke, 1, coach.Default())
 			answer, err := playerfit.Planned(q, d, m, d.Turns, d.Pattern.FeedingSeconds(1, d.Turns)).Answer(t.Context())
 			require.NoError(t, err)
 			require.NotNil(t, answer.Chance, d.Name)

@@ -3,23 +3,24 @@ package playerfit
 import (
 	"context"
 	"errors"
-	"math"
+	"fmt"
 
 	"hodometer/core/basics/invalid"
+	"hodometer/core/basics/say"
 	"hodometer/core/count/odds"
-	"hodometer/core/count/score"
 	"hodometer/core/drill"
 	"hodometer/core/drill/simulation"
 	"hodometer/core/people/coach"
 	"hodometer/core/people/footwork"
+	"hodometer/core/people/skill"
 	"hodometer/core/people/student"
 )
 
-// Known is what is thought of a player at a drill before anything was counted.
+// Known is what the model makes of a drill for a player, whatever was counted.
 type Known struct {
-	Priors []odds.Prior // of each measure, in order
-	Tried  []Tried      // one attempt at each, for a player's skill
-	Stroke float64      // seconds from stroke to stroke of a rally; 0 where there is none
+	Tried  []Tried  // one attempt at each measure, in order
+	Balls  [][]Ball // of each measure in one turn, as the level makes them
+	Stroke float64  // seconds from stroke to stroke of a rally; 0 where there is none
 }
 
 // Know works out one turn of a drill for a player, and from it what their level makes of each target. The drill is
@@ -38,37 +39,38 @@ func Know(
 		return Known{}, err
 	}
 	n := len(d.Measures)
-	k := Known{Priors: make([]odds.Prior, n), Tried: make([]Tried, n), Stroke: simulation.StrokeGap(d, line)}
+	k := Known{Tried: make([]Tried, n), Balls: make([][]Ball, n), Stroke: simulation.StrokeGap(d, line)}
 	for i, m := range d.Measures {
 		j := judgeOf(d, m, player, level, s)
-		balls := j.balls(line)
-		k.Priors[i] = j.prior(balls)
-		k.Tried[i] = j.tried(line, balls, k.Priors[i])
+		k.Balls[i] = j.balls(line)
+		k.Tried[i] = j.tried(line, k.Balls[i])
 	}
 	return k, nil
 }
 
-// prior is what a level makes of one attempt at the measure: of its balls what the level makes of each, where that is
-// known, and else what is usual; of a sequence the product of its balls.
-func (j *judge) prior(balls []Ball) odds.Prior {
-	if j.fails == nil && j.m.What != score.Point {
-		const least, most = 0.001, 0.98
-		if len(balls) == 0 && j.d.Pattern.Rally != nil {
-			return odds.Prior{Rate: least, Description: "the level does not get this rally going"}
-		}
-		if len(balls) > 0 {
-			return odds.Prior{
-				Rate:        math.Max(least, math.Min(made(j.m, balls), most)),
-				Description: "what the level makes of these balls and this target",
-			}
-		}
-	}
-	prior := odds.LevelPrior(j.level)
-	prior.Rate = math.Pow(prior.Rate, float64(j.d.In(j.m)))
-	return prior
-}
+// At names a measure of a drill, as what was counted at it is told apart.
+func At(drillID string, number int) string { return fmt.Sprintf("%s#%d", drillID, number) }
 
-// Rates are what is known of somebody's rates at a measure: what is thought of them before, moved by what was counted.
-func (e Evidence) Rates(prior odds.Prior) odds.Estimates {
-	return odds.Estimate(prior, e.Own, e.Related)
+// Rates are what is known of somebody's rates at a measure: what their skill makes of its attempts.
+func (e Evidence) Rates(m drill.Measure, t Tried) odds.Estimates {
+	who := e.Skill
+	if who == nil {
+		who = &skill.Skill{}
+	}
+	stroke, at := string(t.Stroke), At(e.Drill, m.Number)
+	rate := func(points bool) odds.Rate {
+		b := skill.Belief{Better: who.At(stroke, at, e.Day, points), Attempt: t.Attempt}
+		rests := who.RestsOn(stroke, at, b.Chance())
+		if e.Unknown > 0 {
+			rests = say.Of("two sentences", rests, say.Of("skill.unknown", e.Unknown))
+		}
+		return odds.Believed(b, rests.String())
+	}
+	estimates := odds.Marked(e.Own)
+	estimates.Rate = rate(t.Points)
+	if !t.Points && estimates.Between != nil {
+		points := rate(true)
+		estimates.Points = &points
+	}
+	return estimates
 }

@@ -26,8 +26,7 @@ func fitMetrics(d drill.Document, fit Fit) []metric.Metric {
 		if name == "" {
 			name = "Makes"
 		}
-		chance := Chance(m, f.Rates)
-		made, tried, unit = made+chance*float64(f.Attempts), tried+f.Attempts, in(unit, f.Word)
+		made, tried, unit = made+f.Rates.Rate.Mean*float64(f.Attempts), tried+f.Attempts, in(unit, f.Word)
 		makes = append(
 			makes,
 			metric.Input{Name: name, Value: fmt.Sprintf("of %d %s: %s", f.Attempts, f.Word, f.Rates.Rate.Sentence)},
@@ -49,7 +48,7 @@ func fitMetrics(d drill.Document, fit Fit) []metric.Metric {
 		list = append(
 			list,
 			metric.New("Made", math.Round(made), units.Decimal(made, 0), fmt.Sprintf("of %d", tried), metric.Derivation{
-				Formula: unit + " planned for one player × rate, over all measures", Source: "Beta-binomial model", Inputs: makes,
+				Formula: unit + " planned for one player × rate, over all measures", Source: metric.OwnArithmetic, Inputs: makes,
 			}),
 		)
 	}

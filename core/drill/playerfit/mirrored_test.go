@@ -26,11 +26,11 @@ func TestALeftHanderMakesAsMany(t *testing.T) {
 			}
 			right, left := known(student.RightHand), known(student.LeftHand)
 			assert.InDelta(t, right.Stroke, left.Stroke, 1e-6, stored.Document.Name)
-			for i := range right.Priors {
+			for i := range right.Tried {
 				assert.InDelta(
 					t,
-					right.Priors[i].Rate,
-					left.Priors[i].Rate,
+					right.Tried[i].OfLevel(),
+					left.Tried[i].OfLevel(),
 					1e-4,
 					"%s, %s, measure %d",
 					stored.Document.Name,

@@ -5,6 +5,7 @@ import (
 	"context"
 	"errors"
 	"fmt"
+	"slices"
 
 	"hodometer/core/basics/invalid"
 	"hodometer/core/basics/metric"
@@ -15,6 +16,7 @@ import (
 	"hodometer/core/drill/simulation"
 	"hodometer/core/people/coach"
 	"hodometer/core/people/footwork"
+	"hodometer/core/people/skill"
 	"hodometer/core/people/student"
 	"hodometer/core/sport/court"
 	"hodometer/core/sport/flight"
@@ -22,9 +24,13 @@ import (
 
 // Evidence is a player that a drill is to suit.
 type Evidence struct {
-	Level   student.Level
-	Own     []odds.Practised // on this drill
-	Related []odds.Practised // on drills for the same stroke
+	Level student.Level
+	Skill *skill.Skill // nil: nothing was counted
+	Drill string       // its identifier, by which what was counted at it is told apart
+	// Unknown is how many attempts are not in it, as it cannot be known how hard they were.
+	Unknown int
+	Day     int              // on which it is asked; see skill.Count
+	Own     []odds.Practised // on this measure
 	// Landings are logged on this drill, as offsets from the middle of its target at the time.
 	Landings []court.Point
 	// Zones are landings that were only counted by zone, as offsets in the same way.
@@ -52,6 +58,7 @@ type Measure struct {
 // GoalFit is what a goal asks of one player.
 type GoalFit struct {
 	Rate   float64      `json:"rate" description:"Chance of one attempt"`
+	Belief skill.Belief `json:"belief" description:"What the chance comes from"`
 	Clock  odds.Clock   `json:"clock" description:"How this player's attempts come"`
 	Answer *odds.Answer `json:"answer" description:"What the goal takes; null where it cannot be worked out"`
 	Why    string       `json:"why" description:"Why there is no answer, in words; else empty"`
@@ -109,7 +116,7 @@ func measureFor(
 	if j.fails == nil {
 		fit.Balls = j.balls(turn.Timeline)
 		if m.What != score.Sequence && m.What != score.Point {
-			fit.Balls = Moved(fit.Balls, rates.Rate.Mean)
+			fit.Balls = Believed(fit.Balls, rates.Rate.Belief.Better)
 		}
 	}
 	var aimed Aimed
@@ -128,7 +135,7 @@ func measureFor(
 			one.Clock.People = 1
 			fit.Attempts, _, fit.Word = Tries(Planned(one, d, m, d.Turns, d.Pattern.FeedingSeconds(1, d.Turns)), d, m)
 		}
-		fit.Goals[i] = GoalFit{Rate: q.Rate, Clock: q.Clock}
+		fit.Goals[i] = GoalFit{Rate: q.Rate, Belief: rates.Rate.Belief, Clock: q.Clock}
 		if m.What == score.Time {
 			fit.Goals[i].Why = "how quick somebody is on the clock is not worked out"
 			continue
@@ -170,7 +177,7 @@ type replies struct {
 // is as wide as they say. The rates rest on makes and misses alone: each ball whose landing was logged is one
 // of them. They hold also where there is an error.
 func (j *judge) replies(line footwork.Timeline, evidence Evidence) (replies, odds.Estimates, error) {
-	rates := evidence.Rates(j.prior(j.balls(line)))
+	rates := evidence.Rates(j.m, j.tried(line, j.balls(line)))
 	r, err := j.first(line)
 	if err != nil {
 		return replies{}, rates, err
@@ -186,11 +193,16 @@ func (j *judge) replies(line footwork.Timeline, evidence Evidence) (replies, odd
 			"with the level's scatter as eight more"
 	}
 	ground, err := r.ground(j.d)
-	if err == nil && rates.Rate.Balls > 0 && j.d.In(j.m) == 1 && len(evidence.Landings)+len(evidence.Zones) == 0 {
+	if err == nil && evidence.counted() && j.d.In(j.m) == 1 && len(evidence.Landings)+len(evidence.Zones) == 0 {
 		r.scatter = ground.Calibrated(r.scatter, r.at, rates.Rate.Mean)
 		r.source = "The level's scatter, made as wide as what was counted says; log landings to know its shape"
 	}
 	return r, rates, nil
+}
+
+// counted says whether anything was made or missed at the measure.
+func (e Evidence) counted() bool {
+	return slices.ContainsFunc(e.Own, func(p odds.Practised) bool { return p.Made+p.Missed > 0 })
 }
 
 // ground is the target on the ground that a reply goes to: of one where it bounces twice, the part from which it does.

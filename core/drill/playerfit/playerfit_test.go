@@ -16,6 +16,7 @@ import (
 	"hodometer/core/drill/simulation"
 	"hodometer/core/people/coach"
 	"hodometer/core/people/footwork"
+	"hodometer/core/people/skill"
 	"hodometer/core/people/student"
 	"hodometer/core/sport/court"
 	"hodometer/core/sport/sports"
@@ -33,6 +34,33 @@ type fitted struct {
 // all is the same evidence for every measure.
 func all(d drill.Document, e playerfit.Evidence) []playerfit.Evidence {
 	return slices.Repeat([]playerfit.Evidence{e}, len(d.Measures))
+}
+
+// counted is somebody of a level who made and missed so many at every measure of a drill on each of the days before.
+func counted(
+	t testing.TB,
+	d drill.Document,
+	player footwork.Player,
+	level student.Level,
+	days, made, missed int,
+) playerfit.Evidence {
+	t.Helper()
+	known, err := playerfit.Know(t.Context(), d, player, level, coach.Default())
+	require.NoError(t, err)
+	e := playerfit.Evidence{Level: level, Drill: "it", Day: days}
+	e.Own = []odds.Practised{{Days: 1, Made: made, Missed: missed}}
+	var counts []skill.Count
+	for i, tried := range known.Tried {
+		for day := range days {
+			counts = append(counts, skill.Count{
+				Day: day, Stroke: string(tried.Stroke), Drill: playerfit.At(e.Drill, d.Measures[i].Number), Points: tried.Points,
+				Attempt: tried.Attempt, Made: made, Tried: made + missed,
+			})
+		}
+	}
+	e.Skill, err = skill.Fit(t.Context(), counts, nil)
+	require.NoError(t, err)
+	return e
 }
 
 func fitOf(t testing.TB, d drill.Document, evidence playerfit.Evidence) fitted {
@@ -55,13 +83,16 @@ func TestEveryGoalOfTheLibrarySpeaks(t *testing.T) {
 		d := stored.Document
 		t.Run(d.Name, func(t *testing.T) {
 			fit := fitOf(t, d, playerfit.Evidence{Level: d.Written()})
+			player := d.PlayerFor(d.Written(), student.RightHand)
+			known, err := playerfit.Know(t.Context(), d, player, d.Written(), coach.Default())
+			require.NoError(t, err)
 			seconds := 0.0
 			for i, m := range fit.Measures {
-				require.False(t, m.Rates.Rate.Known)
+				require.Contains(t, m.Rates.Rate.Sentence, "nothing was counted")
 				require.True(t, (m.Target == nil) == (m.Why != ""))
 				require.True(t, m.Target == nil || m.Target.Sentence != "")
 				require.Positive(t, m.Attempts)
-				for _, g := range m.Goals {
+				for k, g := range m.Goals {
 					if d.Measures[i].What == score.Time {
 						require.Contains(t, g.Why, "on the clock")
 						continue
@@ -69,10 +100,14 @@ func TestEveryGoalOfTheLibrarySpeaks(t *testing.T) {
 					require.NotNil(t, g.Answer, g.Why)
 					require.False(t, g.Answer.Never)
 					require.NotEmpty(t, g.Answer.Sentence)
-					seconds += g.Answer.Quantiles[2].Seconds
+					of := d.Measures[i]
+					typical, err := playerfit.Ask(d, of, of.Goals[k], known.Tried[i].Typical(), known.Stroke, 1, coach.Default()).
+						Answer(t.Context())
+					require.NoError(t, err)
+					seconds += typical.Quantiles[2].Seconds
 				}
 			}
-			// No goal of the library takes the level it is written for more than half an hour, but for the two that
+			// No goal of the library takes somebody of the level it is written for more than half an hour, but for the two that
 			// say that they are work for several lessons.
 			if strings.Contains(d.Summary, "several lessons") || strings.Contains(d.Summary, "one lesson") {
 				require.Greater(t, seconds, 1900.0)
@@ -87,12 +122,13 @@ func TestAFitFollowsTheEvidence(t *testing.T) {
 	t.Parallel()
 	d := sample.Drill(t, "Coin in the Corner")
 	nothing := fitOf(t, d, playerfit.Evidence{Level: student.Club})
-	good := fitOf(t, d, playerfit.Evidence{Level: student.Club, Own: []odds.Practised{{Made: 45, Missed: 5}}})
+	good := fitOf(t, d, counted(t, d, d.PlayerFor(d.Written(), student.RightHand), student.Club, 1, 45, 5))
 	require.Less(t, good.Goal.Mean, nothing.Goal.Mean)
 	// Counted makes make the scatter as narrow as they say.
 	require.InDelta(t, good.Rates.Rate.Mean, good.Target.Shares.In, 1e-3)
 	require.Less(t, good.Target.Scatter.SX, nothing.Target.Scatter.SX)
-	require.Contains(t, nothing.Rates.Rate.Sentence, "what the level makes of these balls")
+	require.Contains(t, nothing.Rates.Rate.Sentence, "what players of the level make, as unlike as they are")
+	require.Contains(t, good.Rates.Rate.Sentence, "from 50 balls at this")
 	better := fitOf(t, d, playerfit.Evidence{Level: student.Tournament})
 	require.Greater(t, better.Target.Shares.In, nothing.Target.Shares.In)
 
@@ -126,13 +162,13 @@ func TestAFitFollowsTheEvidence(t *testing.T) {
 func TestMetricsCountExpectedMisses(t *testing.T) {
 	t.Parallel()
 	d := sample.Drill(t, "Coin in the Corner")
-	fit := fitOf(t, d, playerfit.Evidence{Level: student.Club, Own: []odds.Practised{{Made: 600, Missed: 400}}})
+	fit := fitOf(t, d, counted(t, d, d.PlayerFor(d.Written(), student.RightHand), student.Club, 20, 30, 20))
 	byName := map[string]float64{}
 	for _, metric := range fit.Metrics {
 		byName[metric.Name] = metric.Value
 	}
 	require.InDelta(t, 0.6*float64(d.Turns*d.Pattern.BallsPerTurn()), byName["Made"], 0.6)
-	require.InDelta(t, float64(d.Main().Goals[0].Count)/0.6, byName["For the goal"], 0.1)
+	require.InDelta(t, float64(d.Main().Goals[0].Count)/fit.Rates.Rate.Mean, byName["For the goal"], 0.1)
 	require.Equal(t, fit.Goal.Quantiles[2].Balls, fit.Goal.Carry)
 }
 

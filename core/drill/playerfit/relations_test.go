@@ -60,8 +60,8 @@ func (s somebody) rates(t require.TestingT, level student.Level, share float64, 
 	known, err := playerfit.Know(context.Background(), timed(s.drill.For(s.hand), share), s.player(level), level, settings)
 	require.NoError(t, err)
 	var list []float64
-	for _, prior := range known.Priors {
-		list = append(list, prior.Rate)
+	for _, tried := range known.Tried {
+		list = append(list, tried.OfLevel())
 	}
 	return list
 }

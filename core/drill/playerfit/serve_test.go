@@ -35,7 +35,7 @@ func serving(t *testing.T, on court.ID, from court.Point, pace sports.Pace) dril
 func rateOf(t *testing.T, d drill.Document, level student.Level) float64 {
 	known, err := playerfit.Know(t.Context(), d, d.PlayerFor(level, student.RightHand), level, coach.Default())
 	require.NoError(t, err)
-	return known.Priors[0].Rate
+	return known.Tried[0].OfLevel()
 }
 
 // The five serves: as high as they are met, from where the server stands, into the box across. A tennis serve is met at

@@ -17,7 +17,7 @@ const (
 )
 
 // Suits returns the levels that a drill suits, in order: those at which a right-handed player of the usual age, alone
-// and of whom nothing was counted, meets the goal of its main measure two to nine times in ten in the turns of the
+// and just as good as the level, meets the goal of its main measure two to nine times in ten in the turns of the
 // drill. That does not go by a coach's settings. There are none where the goal cannot be asked so, or suits nobody, as
 // one for several lessons. It returns ctx.Err() when cancelled.
 func Suits(ctx context.Context, d drill.Document) ([]student.Level, error) {
@@ -45,7 +45,7 @@ func meets(ctx context.Context, d drill.Document, level student.Level) (float64,
 	if err != nil {
 		return 0, err
 	}
-	q := Ask(d, m, m.Goals[0], Evidence{}.Rates(known.Priors[0]), known.Stroke, 1, s)
+	q := Ask(d, m, m.Goals[0], known.Tried[0].Typical(), known.Stroke, 1, s)
 	answer, err := Planned(q, d, m, d.Turns, d.Pattern.FeedingSeconds(1, d.Turns)).Answer(ctx)
 	switch {
 	case ctx.Err() != nil:

@@ -40,8 +40,7 @@ func TestHowTheLibrarySuits(t *testing.T) {
 		}
 		evidence := make([]playerfit.Evidence, len(d.Measures))
 		for k, m := range d.Measures {
-			e := playerfit.Evidence{Level: levels[i%len(levels)], Own: []odds.Practised{{Days: 3, Made: 12, Missed: 8 + i%7}},
-				Related: []odds.Practised{{Days: 40, Made: 20, Missed: 30, InPoints: k == 0}}}
+			e := counted(t, d, player, levels[i%len(levels)], 1, 12, 8+i%7)
 			if _, ok := d.Aimed(m); ok {
 				e.Landings = []court.Point{{X: 0.3, Y: -0.4}, {X: -0.6, Y: 0.2}, {X: 0.1, Y: 0.9}, {X: -0.2, Y: -1.1}}[:i%5]
 				e.Zones = []odds.Zone{{Left: -0.5, Right: 0.5, Bottom: -0.5, Top: 0.5, Count: i % 4}}
@@ -101,10 +100,9 @@ func TestHowTheLibrarySuits(t *testing.T) {
 func TestWhatPractisingSays(t *testing.T) {
 	t.Parallel()
 	now := time.Date(2026, 3, 10, 12, 0, 0, 0, time.UTC)
-	d := library.All()[0].Document
-	m := d.Measures[0]
+	m := library.All()[0].Document.Measures[0]
 	row := func(student int, drill string, measure int, unit score.Unit, made, of int) playerfit.Practice {
-		return playerfit.Practice{Student: student, Drill: drill, Measure: measure, Stroke: d.StrokeOf(m),
+		return playerfit.Practice{Student: student, Drill: drill, Measure: measure,
 			At: now.Add(-48 * time.Hour), Unit: unit, Count: tally.Count{Made: made, Balls: of}}
 	}
 	list := playerfit.Practised([]playerfit.Practice{
@@ -120,7 +118,7 @@ func TestWhatPractisingSays(t *testing.T) {
 		row(1, "it", m.Number, score.Point, 2, 9),
 		row(1, "other", 1, score.Sequence, 7, 7),
 		row(1, "other", 1, score.Point, 1, 2),
-	}, 3, "it", d, m, now)
+	}, 3, "it", m, now)
 	var b strings.Builder
 	for _, each := range list {
 		fmt.Fprintln(&b, golden.Line(t, each, 2))

@@ -8,7 +8,6 @@ import (
 	"github.com/stretchr/testify/require"
 
 	"hodometer/core/basics/invalid"
-	"hodometer/core/count/odds"
 	"hodometer/core/drill/library"
 	"hodometer/core/drill/playerfit"
 	"hodometer/core/drill/simulation"
@@ -22,8 +21,8 @@ import (
 
 func TestVariantsAreProposed(t *testing.T) {
 	d, in := sample.Hour()
-	in.People[0].Profile.Age, in.People[0].Profile.Level = student.Sixty, student.Beginner
-	weak := []playerfit.Evidence{{Level: student.Beginner, Own: []odds.Practised{{Made: 4, Missed: 26}}}}
+	in.People[0].Profile.Age, in.People[0].Profile.Level = student.Sixty, student.Improver
+	weak := []playerfit.Evidence{{Level: student.Improver, Skill: sample.Counted(12, 18)}}
 	v, err := plan.Propose(t.Context(), d, "3", "ada", weak, in)
 	require.NoError(t, err)
 	require.Greater(t, v.Size, 1.1, "a larger target")

@@ -5,7 +5,6 @@ import (
 	"strings"
 	"testing"
 
-	"hodometer/core/count/odds"
 	"hodometer/core/drill/playerfit"
 	"hodometer/core/lesson/plan"
 	"hodometer/core/people/student"
@@ -29,7 +28,7 @@ func TestThePlansOfManyLessons(t *testing.T) {
 			evidence := make([]playerfit.Evidence, 8)
 			for n := range evidence {
 				evidence[n] = playerfit.Evidence{Level: student.Level("").Enum()[(i+k)%7].(student.Level),
-					Own: []odds.Practised{{Made: 5 + 20*(k%3), Missed: 30 - 10*(i%3)}}}
+					Skill: sample.Counted(10+5*(k%3), 20-5*(i%3))}
 			}
 			v, err := plan.Propose(t.Context(), d, "3", id, evidence, in)
 			fmt.Fprintln(&b, "  ", golden.Line(t, v, 2), err)

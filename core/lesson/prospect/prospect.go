@@ -74,7 +74,7 @@ func measure(
 	p := Prospect{
 		Unit:  m.What,
 		Goal:  m.Goal(),
-		Rate:  playerfit.Chance(m, rates.Measures[i]),
+		Rate:  rates.Measures[i].Rate.Mean,
 		Joint: m.Goals.Joint(),
 		goals: m.Goals,
 	}
@@ -89,11 +89,8 @@ func measure(
 			p.Attempts, p.Tries, p.Made = n, units.Count(n, one, many), p.Rate*float64(n)
 		}
 		for _, at := range d.Before(drill.GoalAt{Measure: i, Goal: g}) {
-			before := d.Measures[at.Measure]
-			q.Before = append(
-				q.Before,
-				odds.Leg{Goal: before.Goals[at.Goal], Rate: playerfit.Chance(before, rates.Measures[at.Measure])},
-			)
+			before, rate := d.Measures[at.Measure], rates.Measures[at.Measure].Rate
+			q.Before = append(q.Before, odds.Leg{Goal: before.Goals[at.Goal], Rate: rate.Mean, Likely: rate.Belief.Likely()})
 		}
 		if before := q.Before; len(before) > 0 &&
 			(goal.Kind == score.AsManyAsPossible || before[0].Goal.Kind == score.AsManyAsPossible) {

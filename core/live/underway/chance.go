@@ -13,6 +13,7 @@ import (
 	"hodometer/core/drill"
 	"hodometer/core/drill/playerfit"
 	"hodometer/core/lesson/schedule"
+	"hodometer/core/people/skill"
 )
 
 // chances says of the counters of the block that is on how likely their goals are met in the time that is left of it,
@@ -48,21 +49,24 @@ func (k *Kit) chances(
 		if j < 0 || j >= len(rates.Of[at]) {
 			continue
 		}
-		m, rate := mine.Measures[j], rates.Of[at][j]
+		m, likely := mine.Measures[j], rates.Of[at][j].Likely()
 		goals, devices := m.Goals, [][]tally.Entry(nil)
 		if done := slices.IndexFunc(k.Counted, func(other Counted) bool {
 			return other.Block == c.Counted && other.Student == c.Student && other.Measure.Number == c.Measure
 		}); done >= 0 {
 			goals, devices = k.Counted[done].Measure.Goals, k.Counted[done].devices()
+			sum := tally.Summarise(devices...)
+			likely = skill.Given(likely, sum.Made, sum.Missed())
 		}
 		if goals.Check() != nil || m.What == score.Time || mine.Pattern.Rally != nil {
 			continue
 		}
-		q := odds.Question{Goal: goals[0], Rate: rate, Unit: m.What, Clock: playerfit.Clock(mine, m, 0, 1, in.Settings)}
+		clock := playerfit.Clock(mine, m, 0, 1, in.Settings)
+		q := odds.Question{Goal: goals[0], Rate: skill.Mean(likely), Unit: m.What, Clock: clock}
 		planned, one, many := playerfit.Tries(playerfit.Planned(q, mine, m, s.Load.Turns, 0), mine, m)
 		attempts := int(math.Round(float64(planned) * min(1, left/play)))
 		machine, states := goals.States(devices...)
-		low, high, ok, err := odds.FromHere(ctx, goals, machine, states, rate, attempts)
+		low, high, ok, err := odds.FromHere(ctx, goals, machine, states, likely, attempts)
 		if err != nil {
 			return err
 		}
@@ -80,9 +84,9 @@ func (k *Kit) chances(
 
 // Rates are what students make of the measures of the drill of a block.
 type Rates struct {
-	Block    string      `json:"block"`
-	Students []string    `json:"students"`
-	Of       [][]float64 `json:"of" description:"By student, then by measure: the chance of one attempt"`
+	Block    string           `json:"block"`
+	Students []string         `json:"students"`
+	Of       [][]skill.Belief `json:"of" description:"By student, then by measure: what is believed of one attempt"`
 }
 
 // rates finds those of a block, or of the one that it goes on from.
@@ -104,16 +108,16 @@ func RatesOf(in schedule.Inputs, k Kit) []Rates {
 		if !known || len(rated) == 0 {
 			continue
 		}
-		r := Rates{Block: block.ID, Students: []string{}, Of: [][]float64{}}
+		r := Rates{Block: block.ID, Students: []string{}, Of: [][]skill.Belief{}}
 		for _, person := range in.In(block) {
 			mine := block.DrillFor(document, person)
 			all := rated[person.ID].Measures
 			if len(all) != len(mine.Measures) {
 				continue
 			}
-			of := make([]float64, len(all))
-			for j, m := range mine.Measures {
-				of[j] = playerfit.Chance(m, all[j])
+			of := make([]skill.Belief, len(all))
+			for j := range mine.Measures {
+				of[j] = all[j].Rate.Belief
 			}
 			r.Students, r.Of = append(r.Students, person.ID), append(r.Of, of)
 		}

@@ -100,8 +100,8 @@ const countedLate = 6 * time.Hour
 // playedAt is when what a tap counts was played: when it was tapped, or, of a lesson that is counted long after it was
 // given, when its block was on.
 func (k Kit) playedAt(t Tap) time.Time {
-	begins, err := time.ParseInLocation(time.DateOnly+" 15:04", k.Document.Date+" "+k.Document.Start, k.At.Location())
-	if err != nil || t.Entry.At.Before(begins.Add(time.Duration(k.Document.Minutes)*time.Minute+countedLate)) {
+	begins, known := k.Document.Begins(k.At.Location())
+	if !known || t.Entry.At.Before(begins.Add(time.Duration(k.Document.Minutes)*time.Minute+countedLate)) {
 		return t.Entry.At
 	}
 	for _, b := range k.Document.Blocks {

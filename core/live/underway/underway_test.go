@@ -17,6 +17,7 @@ import (
 	"hodometer/core/lesson/editing"
 	"hodometer/core/live/underway"
 	"hodometer/core/people/coach"
+	"hodometer/core/people/skill"
 	"hodometer/core/people/student"
 )
 
@@ -84,9 +85,9 @@ func kitOf(people int, drills ...library.Stored) underway.Kit {
 	for _, b := range k.Document.Blocks[2:] {
 		r := underway.Rates{Block: b.ID, Students: k.Document.Students}
 		for i := range k.People {
-			of := make([]float64, len(k.Drills[b.Drill].Measures))
-			for j := range of {
-				of[j] = 0.4 + 0.05*float64(i) + 0.03*float64(j)
+			of := make([]skill.Belief, len(k.Drills[b.Drill].Measures))
+			for j := range of { // known for sure
+				of[j].Attempt = skill.Of(0.4 + 0.05*float64(i) + 0.03*float64(j))
 			}
 			r.Of = append(r.Of, of)
 		}

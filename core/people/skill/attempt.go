@@ -6,8 +6,8 @@ import "math"
 // the level. One ball of them is tried, each as often as another, or all of them, where a sequence or a rally of a
 // length is one try.
 type Attempt struct {
-	Balls []float64
-	All   bool
+	Balls []float64 `json:"balls" maxItems:"200" description:"The log-odds of each for somebody of the level"`
+	All   bool      `json:"all,omitempty" description:"All of them are one try"`
 }
 
 // Chance is how often an attempt is made by somebody who is so much better than their level, in log-odds, and how much
@@ -30,6 +30,25 @@ func (a Attempt) Chance(x float64) (p, slope float64) {
 	n := float64(max(1, len(a.Balls)))
 	return p / n, slope / n
 }
+
+// Reaches is how much better than their level somebody is, in log-odds, who makes an attempt so often; of what is made
+// next to never or always as much as anybody ever is.
+func (a Attempt) Reaches(chance float64) float64 {
+	const farthest = 15.0
+	low, high := -farthest, farthest
+	for range 60 {
+		middle := (low + high) / 2
+		if p, _ := a.Chance(middle); p < chance {
+			low = middle
+		} else {
+			high = middle
+		}
+	}
+	return (low + high) / 2
+}
+
+// Even is a point between equals: as often won as lost by somebody who loses in points what is usual.
+func Even() Attempt { return Attempt{Balls: []float64{-inPoints}} }
 
 // Of is an attempt of one ball that somebody of the level makes so often.
 func Of(chance float64) Attempt { return Attempt{Balls: []float64{LogOdds(chance)}} }

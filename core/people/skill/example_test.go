@@ -16,7 +16,7 @@ func ExampleFit() {
 		panic(err)
 	}
 	for _, drill := range []string{"coin", "a drill never played"} {
-		chance := s.At("forehand", drill, 2, false).Chance(skill.Of(0.3))
+		chance := skill.Belief{Better: s.At("forehand", drill, 2, false), Attempt: skill.Of(0.3)}.Chance()
 		fmt.Printf("%s: %.2f, likely %.2f to %.2f\n", drill, chance.Mean, chance.Low, chance.High)
 	}
 	// Output:

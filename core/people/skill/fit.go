@@ -2,10 +2,7 @@ package skill
 
 import (
 	"context"
-	"fmt"
 	"math"
-
-	"gonum.org/v1/gonum/mat"
 )
 
 // layout is where what the strokes share stands among the unknowns: first the last day of each stroke, then what all
@@ -13,7 +10,15 @@ import (
 type layout struct {
 	shared, points int
 	drills         map[string]int
+	off            map[int]float64 // how far the model may be off at each drill, by where that stands
 	all            int
+}
+
+// offAt is how far the model may be off, as a standard deviation, where it takes an attempt to be made so often: what
+// it thinks is next to never or next to always tells little of how good somebody is who makes it, or misses it.
+func offAt(level float64) float64 {
+	const trusted = 3 // log-odds: once in twenty
+	return ofDrills + math.Max(0, math.Abs(LogOdds(level))-trusted)
 }
 
 // chain is one stroke: its days one after the other, and what was counted on each.
@@ -41,12 +46,12 @@ type fit struct {
 	layout layout
 	chains []*chain
 	mean   []float64
-	tried  map[string]int // attempts at each drill
+	tried  map[string]int // balls at each drill
 }
 
 // newFit lays out counts that are in the order of their strokes and days.
 func newFit(counts []Count) *fit {
-	f := &fit{layout: layout{drills: map[string]int{}}, tried: map[string]int{}}
+	f := &fit{layout: layout{drills: map[string]int{}, off: map[int]float64{}}, tried: map[string]int{}}
 	var c *chain
 	for _, count := range counts {
 		if c == nil || c.stroke != count.Stroke {
@@ -58,7 +63,7 @@ func newFit(counts []Count) *fit {
 		}
 		last := len(c.days) - 1
 		c.counts[last] = append(c.counts[last], counted{Count: count})
-		c.tried += count.Tried
+		c.tried += count.balls()
 	}
 	f.layout.shared, f.layout.points = len(f.chains), len(f.chains)+1
 	f.layout.all = len(f.chains) + 2
@@ -84,7 +89,11 @@ func (f *fit) border(c *chain) {
 				f.layout.drills[count.Drill] = d
 				f.layout.all++
 			}
-			f.tried[count.Drill] += count.Tried
+			level, _ := count.Attempt.Chance(0)
+			if off, there := f.layout.off[d]; !there || offAt(level) < off {
+				f.layout.off[d] = offAt(level)
+			}
+			f.tried[count.Drill] += count.balls()
 			k, seen := side[d]
 			if !seen {
 				k = len(c.border)
@@ -227,7 +236,7 @@ func (f *fit) likelihood() float64 {
 	square := func(x, sd float64) float64 { return -x * x / (2 * sd * sd) }
 	sum := square(f.mean[f.layout.shared], ofPlayers) + square(f.mean[f.layout.points]-inPoints, ofPoints)
 	for _, i := range f.layout.drills {
-		sum += square(f.mean[i], ofDrills)
+		sum += square(f.mean[i], f.layout.off[i])
 	}
 	for _, c := range f.chains {
 		sum += square(c.skill[0]-f.mean[f.layout.shared], ofStrokes)
@@ -247,15 +256,12 @@ func (f *fit) likelihood() float64 {
 }
 
 // skill is what was found, with how sure it is.
-func (f *fit) skill(equations solved) (*Skill, error) {
-	var inverse mat.SymDense
-	if err := equations.factor.InverseTo(&inverse); err != nil {
-		return nil, fmt.Errorf("skill: %w", err)
-	}
-	s := &Skill{strokes: map[string]*chain{}, layout: f.layout, mean: f.mean, spread: &inverse, tried: f.tried}
+func (f *fit) skill(equations solved) *Skill {
+	s := &Skill{strokes: map[string]*chain{}, layout: f.layout, mean: f.mean, tried: f.tried}
+	s.spread = equations.factor.Inverse()
 	for i, c := range f.chains {
 		s.strokes[c.stroke] = c
 		c.gone = equations.eliminated[i]
 	}
-	return s, nil
+	return s
 }

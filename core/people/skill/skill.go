@@ -13,7 +13,7 @@ import (
 	"math"
 	"slices"
 
-	"gonum.org/v1/gonum/mat"
+	"hodometer/core/basics/symmetric"
 )
 
 // Count is what was made on one day at one measure of a drill.
@@ -25,6 +25,21 @@ type Count struct {
 	Attempt Attempt
 	Made    int
 	Tried   int
+}
+
+// Equal says whether two counts are the same.
+func (c Count) Equal(other Count) bool {
+	return c.Day == other.Day && c.Stroke == other.Stroke && c.Drill == other.Drill && c.Points == other.Points &&
+		c.Made == other.Made && c.Tried == other.Tried && c.Attempt.All == other.Attempt.All &&
+		slices.Equal(c.Attempt.Balls, other.Attempt.Balls)
+}
+
+// balls is how many balls there are in it.
+func (c Count) balls() int {
+	if c.Attempt.All {
+		return c.Tried * len(c.Attempt.Balls)
+	}
+	return c.Tried
 }
 
 // Spreads of what is not known, as standard deviations in log-odds. They are those of calibrated simulations; how much
@@ -45,9 +60,9 @@ const inPoints = -0.2
 type Skill struct {
 	strokes map[string]*chain
 	layout  layout
-	mean    []float64      // of what the strokes share, by layout
-	spread  *mat.SymDense  // their covariance
-	tried   map[string]int // attempts at each drill
+	mean    []float64        // of what the strokes share, by layout
+	spread  symmetric.Matrix // their covariance
+	tried   map[string]int   // balls at each drill
 }
 
 // Fit works out a player's skill from all that was counted of them, in any order. It begins where an earlier fit of
@@ -64,7 +79,7 @@ func Fit(ctx context.Context, counts []Count, before *Skill) (*Skill, error) {
 	if err != nil {
 		return nil, err
 	}
-	return f.skill(equations)
+	return f.skill(equations), nil
 }
 
 // inOrder puts counts by stroke and day.
@@ -77,7 +92,10 @@ func inOrder(counts []Count) []Count {
 }
 
 // Estimate is how much better than their level somebody is at something, in log-odds: about normal.
-type Estimate struct{ Mean, SD float64 }
+type Estimate struct {
+	Mean float64 `json:"mean" minimum:"-30" maximum:"30"`
+	SD   float64 `json:"sd" minimum:"0" maximum:"30"`
+}
 
 // At is how good somebody is at the attempts of a drill on a day on or after the last one that was counted, good or bad
 // days included, in points or not. Of a stroke or a drill of which nothing was counted the whole spread is open.
@@ -145,27 +163,3 @@ func kept(days int) float64 {
 
 // walked is the variance of what changes while so much is kept.
 func walked(kept float64) float64 { return ofStrokes * ofStrokes * (1 - kept*kept) }
-
-// Interval is a chance with what it likely lies between: 80 of 100.
-type Interval struct{ Mean, Low, High float64 }
-
-// Chance is that of an attempt for somebody who is about so good.
-func (e Estimate) Chance(a Attempt) Interval {
-	const tenth = 1.2815515655446004 // standard deviations that 80 of 100 lie within
-	low, _ := a.Chance(e.Mean - tenth*e.SD)
-	high, _ := a.Chance(e.Mean + tenth*e.SD)
-	i := Interval{Low: low, High: high}
-	for _, node := range nodes {
-		p, _ := a.Chance(e.Mean + node[0]*e.SD)
-		i.Mean += node[1] * p
-	}
-	return i
-}
-
-// nodes are where a normal distribution is looked at, and how much each counts: Gauss and Hermite, seven of them
-// (Abramowitz and Stegun, Handbook of Mathematical Functions, table 25.10, for a standard normal).
-var nodes = [7][2]float64{
-	{-3.750439717725742, 0.0005482688559722177}, {-2.366759410734541, 0.03075712396758645},
-	{-1.154405394739968, 0.2401231786050127}, {0, 0.4571428571428571}, {1.154405394739968, 0.2401231786050127},
-	{2.366759410734541, 0.03075712396758645}, {3.750439717725742, 0.0005482688559722177},
-}

@@ -33,8 +33,9 @@ func TestSkillByHand(t *testing.T) {
 	e = s.At("forehand", "coin", 3, false)
 	require.InDelta(t, 0, e.Mean, 1e-9)
 	require.InDelta(t, 0.531, e.SD, 5e-4)
-	require.InDelta(t, 0.5, e.Chance(skill.Of(0.5)).Mean, 1e-9)
-	require.InDelta(t, 1/(1+math.Exp(1.2816*0.531)), e.Chance(skill.Of(0.5)).Low, 5e-4)
+	chance := skill.Belief{Better: e, Attempt: skill.Of(0.5)}.Chance()
+	require.InDelta(t, 0.5, chance.Mean, 1e-9)
+	require.InDelta(t, 1/(1+math.Exp(1.2816*0.531)), chance.Low, 5e-4)
 	// In points something is lost, another drill is less sure, another stroke less still, and long after both.
 	require.Less(t, s.At("forehand", "coin", 3, true).Mean, e.Mean-0.1)
 	require.Greater(t, s.At("forehand", "another", 3, false).SD, e.SD)
@@ -257,4 +258,23 @@ func binomial(n, k int, p float64) float64 {
 		chance *= float64(n-i) / float64(i+1) * p / (1 - p)
 	}
 	return chance
+}
+
+// A drill that the model takes to be next to never made, and of which half is made, says that the model is wrong there,
+// and nothing of how good somebody is elsewhere: 10 of 20 on each of three days. The drill itself is as counted.
+func TestWhatTheModelThinksImpossible(t *testing.T) {
+	t.Parallel()
+	for _, level := range []float64{0, 1e-4, 1 - 1e-4, 1} {
+		var counts []skill.Count
+		for day := range 3 {
+			counts = append(counts, skill.Count{
+				Day: 7 * day, Stroke: "forehand", Drill: "a", Attempt: skill.Of(level), Made: 10, Tried: 20,
+			})
+		}
+		s, err := skill.Fit(t.Context(), counts, nil)
+		require.NoError(t, err)
+		here := skill.Belief{Better: s.At("forehand", "a", 20, false), Attempt: skill.Of(level)}.Chance()
+		require.InDelta(t, 0.5, here.Mean, 0.1, "level %g", level)
+		require.InDelta(t, 0, s.Stroke("forehand", 20).Mean, 0.25, "level %g", level)
+	}
 }

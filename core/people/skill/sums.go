@@ -3,13 +3,14 @@ package skill
 import (
 	"fmt"
 	"math"
+	"slices"
 
-	"gonum.org/v1/gonum/mat"
+	"hodometer/core/basics/symmetric"
 )
 
 // sums are Newton's equations after all days are eliminated but the last one of each stroke.
 type sums struct {
-	information *mat.SymDense // as the layout says
+	information symmetric.Matrix // as the layout says
 	rise        []float64
 	eliminated  []eliminated // of each chain
 }
@@ -31,15 +32,15 @@ type goodDay struct {
 // sums sets Newton's equations up and eliminates: first how good each day was, which hangs together with nothing but
 // its own counts, then the days of each stroke one after the other, with the drills at their side.
 func (f *fit) sums() sums {
-	s := sums{information: mat.NewSymDense(f.layout.all, nil), rise: make([]float64, f.layout.all)}
+	s := sums{information: symmetric.New(f.layout.all), rise: make([]float64, f.layout.all)}
 	prior := func(i int, mean, sd float64) {
-		s.information.SetSym(i, i, s.information.At(i, i)+1/(sd*sd))
+		s.information.Add(i, i, 1/(sd*sd))
 		s.rise[i] -= (f.mean[i] - mean) / (sd * sd)
 	}
 	prior(f.layout.shared, 0, ofPlayers)
 	prior(f.layout.points, inPoints, ofPoints)
 	for _, i := range f.layout.drills {
-		prior(i, 0, ofDrills)
+		prior(i, 0, f.layout.off[i])
 	}
 	for _, c := range f.chains {
 		s.eliminated = append(s.eliminated, f.eliminate(c, &s))
@@ -108,7 +109,7 @@ func (f *fit) eliminate(c *chain, s *sums) eliminated {
 		}
 	}
 	last := n - 1
-	add := func(i, k int, v float64) { s.information.SetSym(i, k, s.information.At(i, k)+v) }
+	add := s.information.Add
 	add(c.at, c.at, e.pivot[last])
 	s.rise[c.at] += e.rise[last]
 	for k, i := range c.border {
@@ -166,12 +167,13 @@ func (f *fit) told(c *chain, day int, e *eliminated, b *side) {
 // solved are the equations with what solves them.
 type solved struct {
 	sums
-	factor *mat.Cholesky
+	factor symmetric.Factor
 }
 
 func (f *fit) equations() (solved, error) {
-	e := solved{sums: f.sums(), factor: &mat.Cholesky{}}
-	if !e.factor.Factorize(e.information) {
+	e := solved{sums: f.sums()}
+	var ok bool
+	if e.factor, ok = e.information.Factor(); !ok {
 		return e, fmt.Errorf("skill: what was counted of %d strokes cannot be fitted", len(f.chains))
 	}
 	return e, nil
@@ -179,9 +181,8 @@ func (f *fit) equations() (solved, error) {
 
 // step is where the equations lead.
 func (e solved) step(f *fit) step {
-	var right mat.VecDense
-	_ = e.factor.SolveVecTo(&right, mat.NewVecDense(f.layout.all, e.rise)) // which fails only where the factor has
-	found := step{mean: right.RawVector().Data}
+	found := step{mean: slices.Clone(e.rise)}
+	e.factor.Solve(found.mean)
 	for i, c := range f.chains {
 		skills, days := e.eliminated[i].back(c, found.mean)
 		found.skills, found.days = append(found.skills, skills), append(found.days, days)

@@ -5,6 +5,7 @@
     api,
     Refusal,
     why,
+    type Belief,
     type Clock,
     type Goal,
     type GoalAsked,
@@ -19,6 +20,8 @@
   interface Props {
     goal: Goal
     rate: number
+    /** What the rate comes from, where it is not known for sure. */
+    belief?: Belief
     partner?: number
     clock: Clock
     /** What is tried. */
@@ -34,6 +37,7 @@
   let {
     goal,
     rate,
+    belief,
     partner,
     clock,
     unit,
@@ -48,6 +52,7 @@
   const asked = $derived<GoalAsked>({
     goal: { ...$state.snapshot(goal), count: moving ?? goal.count },
     rate,
+    belief,
     unit,
     partner: partner ?? rate,
     clock,
@@ -76,7 +81,7 @@
   <p class="mt-2 text-lg first-letter:uppercase" role="status" aria-label="What the goal takes">
     {reckoned.answer.sentence}.
   </p>
-  {#if reckoned.answer.carry > 0 && !reckoned.answer.never && reckoned.answer.carry < 10_000}
+  {#if reckoned.answer.carry > 0 && !reckoned.answer.never && reckoned.answer.carry <= 1000}
     <p class="mt-1">Carry {Math.round(reckoned.answer.carry)} balls: they last 9 times in 10.</p>
   {/if}
   {#if reckoned.sentence}<p class="mt-1">{reckoned.sentence}</p>{/if}

@@ -68,6 +68,7 @@ export type Unit = Measure['what']
 export type MeasureFit = PlayerFit['measures'][number]
 export type Aimed = NonNullable<MeasureFit['target']>
 export type OddsAnswer = Schemas['OddsAnswer']
+export type Belief = Schemas['SkillBelief']
 export type Clock = Schemas['OddsClock']
 export type GoalAsked = Schemas['GoalAsked']
 export type TargetAsked = Schemas['TargetAsked']

@@ -4256,6 +4256,8 @@ export interface components {
         /** @enum {string} */
         GameWhose: "the side that feeds" | "the side that receives" | "the side that holds the net" | "the near side" | "the far side";
         GoalAsked: {
+            /** @description What the rate comes from, where it is not known for sure */
+            belief?: components["schemas"]["SkillBelief"];
             clock: components["schemas"]["OddsClock"];
             goal: components["schemas"]["ScoreGoal"];
             /** @description Of points: about so many in all; 0: no fair score is looked for */
@@ -4794,7 +4796,7 @@ export interface components {
             kinds: components["schemas"]["OddsKinds"];
             /** @description Made or missed in points; null where none were played */
             points: null | components["schemas"]["OddsRate"];
-            /** @description Made or missed, in the drill */
+            /** @description Made or missed, in the drill; of points won or lost */
             rate: components["schemas"]["OddsRate"];
         };
         OddsKinds: {
@@ -4851,21 +4853,18 @@ export interface components {
             speed: number;
         };
         OddsRate: {
-            /** @description On this very drill */
-            balls: number;
+            /** @description What it comes from */
+            belief: components["schemas"]["SkillBelief"];
             derivation: components["schemas"]["MetricDerivation"];
             /** Format: double */
             high: number;
-            /** @description There is evidence; else it is only the level's */
-            known: boolean;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description 8 times in 10 it is between this and high
+             */
             low: number;
-            /** @description On this very drill */
-            made: number;
             /** Format: double */
             mean: number;
-            /** @description Balls on related drills, which count for less */
-            related: number;
             sentence: string;
         };
         OddsScatter: {
@@ -5128,6 +5127,8 @@ export interface components {
         PlayerfitGoalFit: {
             /** @description What the goal takes; null where it cannot be worked out */
             answer: null | components["schemas"]["OddsAnswer"];
+            /** @description What the chance comes from */
+            belief: components["schemas"]["SkillBelief"];
             /** @description How this player's attempts come */
             clock: components["schemas"]["OddsClock"];
             /**
@@ -6283,6 +6284,24 @@ export interface components {
             replies: string[];
             situations: components["schemas"]["Situated"][];
         };
+        SkillAttempt: {
+            /** @description All of them are one try */
+            all?: boolean;
+            /** @description The log-odds of each for somebody of the level */
+            balls: number[];
+        };
+        SkillBelief: {
+            /** @description As the level's model judges it */
+            attempt: components["schemas"]["SkillAttempt"];
+            /** @description Than the level, in log-odds */
+            better: components["schemas"]["SkillEstimate"];
+        };
+        SkillEstimate: {
+            /** Format: double */
+            mean: number;
+            /** Format: double */
+            sd: number;
+        };
         SorePart: {
             part: components["schemas"]["StudentPart"];
             /** @description Common practice, no source; the coach changes it */
@@ -7015,8 +7034,8 @@ export interface components {
         };
         UnderwayRates: {
             block: string;
-            /** @description By student, then by measure: the chance of one attempt */
-            of: number[][];
+            /** @description By student, then by measure: what is believed of one attempt */
+            of: components["schemas"]["SkillBelief"][][];
             students: string[];
         };
         UnderwayReason: {

@@ -89,6 +89,7 @@
         <GoalAnswer
           {goal}
           rate={took.rate}
+          belief={took.belief}
           clock={took.clock}
           unit={measure.what}
           disabled={builtIn}
