@@ -95,10 +95,10 @@ test('goal and target are fitted to the student a drill is tried on', async ({ p
   await page.goto(`${demo.url}/#/drills`)
   await openDrill(page, 'Coin in the Corner')
   await drawer(page, 'What counts')
-  await expect(page.getByText('nothing is known yet')).toBeVisible()
+  await expect(page.getByText('nothing was counted')).toBeVisible()
   await expect(forTheGoal(page, 25)).toBeVisible()
   await page.getByLabel('Try it on').selectOption({ label: 'Teo Brackwell' })
-  await expect(page.getByText(/of 144 on this drill/)).toBeVisible()
+  await expect(page.getByText(/from 144 balls at this/)).toBeVisible()
   await expect(page.getByText(/dots are the 144 that were logged/)).toBeVisible()
   await expect(forTheGoal(page, 7)).toBeVisible()
 

@@ -4,7 +4,6 @@ import (
 	"errors"
 	"fmt"
 	"math"
-	"regexp"
 	"strconv"
 	"strings"
 )
@@ -21,36 +20,37 @@ const Longest = 100
 const number = `(\d+(?:[.,]\d+)?|\d+ \d+/\d+|\d+/\d+)`
 
 var lengthForms = []struct {
-	pattern *regexp.Regexp
-	units   []float64 // of each number, in metres; 0 is the coach's step
+	form  Form
+	units []float64 // of each number, in metres; 0 is the coach's step
 }{
 	{
-		regexp.MustCompile(`^` + number + ` ?(?:ft|foot|feet|'|′) ?` + number + ` ?(?:in|inch|inches|"|″|'')?$`),
+		Form{Expression: `^` + number + ` ?(?:ft|foot|feet|'|′) ?` + number + ` ?(?:in|inch|inches|"|″|'')?$`},
 		[]float64{Foot, Inch},
 	},
-	{regexp.MustCompile(`^` + number + ` ?(?:ft|foot|feet|'|′)$`), []float64{Foot}},
-	{regexp.MustCompile(`^` + number + ` ?(?:in|inch|inches|"|″|'')$`), []float64{Inch}},
-	{regexp.MustCompile(`^` + number + ` ?(?:cm|centimetres?)$`), []float64{0.01}},
-	{regexp.MustCompile(`^` + number + ` ?(?:m|metres?)$`), []float64{1}},
-	{regexp.MustCompile(`^` + number + ` ?(?:steps?|paces?)$`), []float64{0}},
-	{regexp.MustCompile(`^0$`), nil},
+	{Form{Expression: `^` + number + ` ?(?:ft|foot|feet|'|′)$`}, []float64{Foot}},
+	{Form{Expression: `^` + number + ` ?(?:in|inch|inches|"|″|'')$`}, []float64{Inch}},
+	{Form{Expression: `^` + number + ` ?(?:cm|centimetres?)$`}, []float64{0.01}},
+	{Form{Expression: `^` + number + ` ?(?:m|metres?)$`}, []float64{1}},
+	{Form{Expression: `^` + number + ` ?(?:steps?|paces?)$`}, []float64{0}},
+	{Form{Expression: `^0$`}, nil},
 }
 
 // Read reads a length as coaches write it, in metres. Step is the length of the coach's own step. A text
 // that cannot be read, or is longer than any hall, gives an error that says what was expected.
 func Read(text string, step float64) (float64, error) {
 	plain := strings.Join(strings.Fields(strings.ToLower(text)), " ")
-	for _, form := range lengthForms {
-		found := form.pattern.FindStringSubmatch(plain)
+	for i := range lengthForms {
+		form := &lengthForms[i]
+		found := form.form.Match(plain)
 		if found == nil {
 			continue
 		}
 		sum := 0.0
-		for i, unit := range form.units {
+		for k, unit := range form.units {
 			if unit == 0 {
 				unit = step
 			}
-			sum += readNumber(found[i+1]) * unit
+			sum += readNumber(found[k+1]) * unit
 		}
 		if math.IsNaN(sum) || sum > Longest {
 			return 0, fmt.Errorf("%q is longer than any court: %w", text, ErrLength)
@@ -80,9 +80,9 @@ func readNumber(text string) float64 {
 }
 
 var (
-	fractionForm = regexp.MustCompile(
-		`^(half|half-way|halfway|a third|one third|two thirds|a quarter|one quarter|three quarters|\d+/\d+|\d+(?:[.,]\d+)? ?%|\d+(?:[.,]\d+)? percent)(?: (?:of the way|back|in))?$`,
-	)
+	fractionForm = Form{
+		Expression: `^(half|half-way|halfway|a third|one third|two thirds|a quarter|one quarter|three quarters|\d+/\d+|\d+(?:[.,]\d+)? ?%|\d+(?:[.,]\d+)? percent)(?: (?:of the way|back|in))?$`,
+	}
 	fractionWord = map[string]float64{
 		"half": 0.5, "half-way": 0.5, "halfway": 0.5, "a third": 1. / 3, "one third": 1. / 3, "two thirds": 2. / 3,
 		"a quarter": 0.25, "one quarter": 0.25, "three quarters": 0.75,
@@ -92,7 +92,7 @@ var (
 // ReadFraction reads a share of the way between two lines: half-way, 3/4 back, 60 %.
 func ReadFraction(text string) (float64, error) {
 	plain := strings.Join(strings.Fields(strings.ToLower(text)), " ")
-	found := fractionForm.FindStringSubmatch(plain)
+	found := fractionForm.Match(plain)
 	if found == nil {
 		return 0, fmt.Errorf("%q: %w", text, ErrFraction)
 	}

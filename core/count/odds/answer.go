@@ -25,9 +25,11 @@ type Question struct {
 	Balls   int     // "how likely within so many balls?"; 0 where that is not asked
 	Seconds float64 // "how likely within so many seconds?"; 0 where that is not asked
 
-	Kinds  Kinds      // of the misses, of a goal that is about one kind; none: a third each
-	Unit   score.Unit // what is tried; empty: what the goal counts
-	Before []Leg      // what has to be met first, counted in the same unit; see Within
+	Kinds  Kinds         // of the misses, of a goal that is about one kind; none: a third each
+	Unit   score.Unit    // what is tried; empty: what the goal counts
+	Before []Leg         // what has to be met first, counted in the same unit; see Within
+	From   []score.State // where what is met first and the goal stand, one of these; none: nothing was counted yet
+	Have   int           // of as many as possible: what is made already
 }
 
 // Answer is what a goal asks of somebody. Balls are points for a race and rallies for rallies; for as many
@@ -114,7 +116,7 @@ func MeanBalls(g score.Goal, rate float64) (float64, bool) {
 		return 0, false
 	}
 	const most = 99_999
-	mean, _, _ := processOf(g, rate, rate).moments()
+	mean, _, _ := processOf(g, rate, rate).moments(0)
 	return math.Min(mean, most), true
 }
 
@@ -225,7 +227,7 @@ func (q Question) waited(ctx context.Context) (Answer, error) {
 	if p.other != nil {
 		share = 1 - 1e-13 // their mean is summed up from it
 	}
-	w, err := p.wait(ctx, share, limit)
+	w, err := p.wait(ctx, 0, share, limit)
 	if err != nil {
 		return Answer{}, err
 	}

@@ -14,27 +14,52 @@ import (
 // WantedChance is how often a goal that suits a player is met: 4 times in 5.
 const WantedChance = 0.8
 
-// Within is the chance to meet the goal within the time of the question, after everything that comes before it.
+// Within is the chance to meet the goal within the time of the question, after everything that comes before it. Of
+// several states that it may stand at it is the least.
 func (q Question) Within(ctx context.Context) (float64, error) {
-	return q.mean(func(at Question) (float64, error) { return at.within(ctx) })
+	low, _, err := q.FromHere(ctx)
+	return low, err
 }
 
-// within is the same at a rate that is known.
-func (q Question) within(ctx context.Context) (float64, error) {
-	limit, _ := q.limit()
-	if q.Goal.Kind == score.AsManyAsPossible {
-		return hoped(q.inTime(), q.Goal.Steps()), nil
+// FromHere is the least and the most of the chances to meet the goal within the time of the question, of all states that
+// it may stand at.
+func (q Question) FromHere(ctx context.Context) (low, high float64, err error) {
+	states := q.From
+	if len(states) == 0 {
+		states = []score.State{0}
 	}
+	low, high = 1, 0
+	for _, s := range states {
+		chance, err := q.mean(func(at Question) (float64, error) { return at.within(ctx, s) })
+		if err != nil {
+			return 0, 0, err
+		}
+		low, high = math.Min(low, chance), math.Max(high, chance)
+	}
+	return low, high, nil
+}
+
+// within is the chance from one state, at a rate that is known.
+func (q Question) within(ctx context.Context, from score.State) (float64, error) {
+	switch {
+	case from == score.Met:
+		return 1, nil
+	case from == score.Lost:
+		return 0, nil
+	case q.Goal.Kind == score.AsManyAsPossible:
+		return hoped(q.inTime(), max(0, q.Goal.Steps()-q.Have)), nil
+	}
+	limit, _ := q.limit()
 	horizon := q.Goal.Kind == score.FewMisses || q.Goal.Kind == score.WithinATime
-	if q.steps() > limit && !horizon {
+	if from == 0 && q.steps() > limit && !horizon {
 		return 0, nil
 	}
 	p := q.whole()
 	if horizon {
-		_, _, met := p.moments()
+		_, _, met := p.moments(from)
 		return met, nil
 	}
-	w, err := p.wait(ctx, 0, limit)
+	w, err := p.wait(ctx, from, 0, limit)
 	return w.within(limit), err
 }
 

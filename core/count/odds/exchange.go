@@ -177,7 +177,7 @@ func (e Exchange) Answer(ctx context.Context) (Rallied, error) {
 	// Each miss takes the time of its ball and of starting again: so many misses there is time for.
 	if spare := e.Seconds - float64(e.Wanted)*each; spare >= -1e-9 {
 		misses := int((spare + 1e-9) / (each + e.Restart))
-		w, err := processOf(score.Goal{Kind: score.Total, Count: e.Wanted}, e.Rate, 0).wait(ctx, 0, e.Wanted+misses)
+		w, err := processOf(score.Goal{Kind: score.Total, Count: e.Wanted}, e.Rate, 0).wait(ctx, 0, 0, e.Wanted+misses)
 		if err != nil {
 			return Rallied{}, err
 		}

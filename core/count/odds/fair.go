@@ -50,7 +50,7 @@ func FairRace(ctx context.Context, point float64, length int) (score.Goal, strin
 			return score.Goal{}, "", err
 		}
 		goal := score.Goal{Kind: score.FirstTo, Count: c.own, Against: c.other}
-		mean, _, win := processOf(goal, point, 0).moments()
+		mean, _, win := processOf(goal, point, 0).moments(0)
 		if math.Abs(mean-float64(length)) <= math.Max(1.5, tolerance*float64(length)) {
 			return goal, fmt.Sprintf(
 				"Fair at %s: %d against %d, %s, won %s.",

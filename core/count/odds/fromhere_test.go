@@ -9,19 +9,15 @@ import (
 
 	"hodometer/core/count/odds"
 	"hodometer/core/count/score"
-	"hodometer/core/people/skill"
 )
 
 func fromHere(t require.TestingT, g score.Goal, states []score.State, rate float64, attempts int) float64 {
-	goals := score.Course{g}
-	m := goals.Machine()
-	if states == nil {
-		states = []score.State{0}
+	q := odds.Question{
+		Goal: g, Rate: rate, Partner: rate, Balls: attempts, Unit: score.Ball, From: states,
+		Seconds: float64(attempts) + 0.5, Clock: odds.Clock{Gap: 1, Sequence: 1, People: 1, Basket: 1000},
 	}
-	known := []skill.Likely{{Rate: rate, Share: 1}}
-	low, high, ok, err := odds.FromHere(context.Background(), goals, m, states, known, attempts)
+	low, high, err := q.FromHere(context.Background())
 	require.NoError(t, err)
-	require.True(t, ok)
 	require.LessOrEqual(t, low, high+1e-12)
 	return low
 }
@@ -40,16 +36,18 @@ func TestAChanceFromHereByHand(t *testing.T) {
 	)
 	require.InDelta(t, 1, fromHere(t, two, []score.State{score.Met}, 0.5, 0), 1e-12)
 	require.Zero(t, fromHere(t, two, nil, 0.5, 1))
-	_, _, ok, err := odds.FromHere(
-		context.Background(),
-		score.Course{{Kind: score.WithinATime, Count: 1}},
-		two.Machine(),
-		[]score.State{0},
-		[]skill.Likely{{Rate: 0.5, Share: 1}},
-		3,
-	)
+	// One miss may still be made of three; with one made of it, it is kept as long as the next two are made.
+	few := score.Goal{Kind: score.FewMisses, Count: 3, Misses: 0}
+	m := few.Machine()
+	require.InDelta(t, 0.25, fromHere(t, few, []score.State{m.Next(0, score.Make)}, 0.5, 2), 1e-12)
+	require.Zero(t, fromHere(t, few, []score.State{score.Lost}, 0.5, 2))
+	// As many as possible: of two left at one half, one more is wanted.
+	low, err := odds.Question{
+		Goal: score.Goal{Kind: score.AsManyAsPossible, Count: 3, Minutes: 2.0 / 60}, Rate: 0.5, Have: 2,
+		Clock: odds.Clock{Gap: 1, Sequence: 1, People: 1, Basket: 1000},
+	}.Within(context.Background())
 	require.NoError(t, err)
-	require.False(t, ok)
+	require.InDelta(t, 0.75, low, 1e-12)
 }
 
 // With nothing counted yet it is the chance that the plan gives; more attempts, a better player and more that is made

@@ -47,7 +47,7 @@ func (q Question) waits(ctx context.Context, until float64) (mixture, error) {
 	var all mixture
 	err := q.each(func(at Question, share float64) error {
 		limit, _ := at.limit()
-		w, err := at.whole().wait(ctx, until, limit)
+		w, err := at.whole().wait(ctx, 0, until, limit)
 		all = append(all, wait{w, limit, share})
 		return err
 	})

@@ -3,6 +3,7 @@ package odds
 import (
 	"math"
 	"slices"
+	"sync"
 
 	"gonum.org/v1/gonum/integrate/quad"
 
@@ -34,11 +35,20 @@ type area struct {
 
 type span struct{ from, to float64 }
 
-// gauss is Gauss and Legendre's rule for one panel, on 0 … 1.
-var gauss = func() (r struct{ at, weight [16]float64 }) {
-	quad.Legendre{}.FixedLocations(r.at[:], r.weight[:], 0, 1)
-	return r
-}()
+// rule is how a panel is added up: at places between 0 and 1, each with a weight.
+type rule struct{ at, weight [16]float64 }
+
+var (
+	gaussRule rule
+	gaussOnce sync.Once
+)
+
+// gauss is Gauss and Legendre's rule. It is worked out when it is asked for: a device that sees no landings carries
+// nothing of it.
+func gauss() *rule {
+	gaussOnce.Do(func() { quad.Legendre{}.FixedLocations(gaussRule.at[:], gaussRule.weight[:], 0, 1) })
+	return &gaussRule
+}
 
 // in is the chance to land in an area: the density of x times the chance of y given x, by Gauss and
 // Legendre's rule in panels of at most two standard deviations; over a circle with x = r sin θ.
@@ -73,11 +83,12 @@ func (n Normal) in(a area) float64 {
 			x = func(t float64) (at, by float64) { return a.centre + r*math.Sin(t), r * math.Cos(t) }
 		}
 		step = (high - low) / count
+		g := gauss()
 		for panel := range int(count) {
 			from := low + step*float64(panel)
-			for j, at := range gauss.at {
+			for j, at := range g.at {
 				place, by := x(from + step*at)
-				sum += step * gauss.weight[j] * by * density(place)
+				sum += step * g.weight[j] * by * density(place)
 			}
 		}
 	}

@@ -159,12 +159,13 @@ func (n Normal) momentsIn(z Zone) [5]float64 {
 	}
 	var m [5]float64
 	weights := 0.0
-	for i, u := range gauss.at {
+	g := gauss()
+	for i, u := range g.at {
 		x := left + (right-left)*u
-		for j, v := range gauss.at {
+		for j, v := range g.at {
 			y := bottom + (top-bottom)*v
 			zx, zy := (x-n.X)/n.SX, (y-n.Y)/n.SY
-			w := gauss.weight[i] * gauss.weight[j] * math.Exp(-(zx*zx-2*n.Rho*zx*zy+zy*zy)/(2*(1-n.Rho*n.Rho)))
+			w := g.weight[i] * g.weight[j] * math.Exp(-(zx*zx-2*n.Rho*zx*zy+zy*zy)/(2*(1-n.Rho*n.Rho)))
 			weights += w
 			m[0], m[1], m[2], m[3], m[4] = m[0]+w*x, m[1]+w*y, m[2]+w*x*x, m[3]+w*y*y, m[4]+w*x*y
 		}

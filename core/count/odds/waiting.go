@@ -78,10 +78,10 @@ type equations struct {
 	shares []share
 }
 
-// moments are the mean and the variance of the number of attempts until the goal has an end, and the chance that it is
-// met then. The equations of the states are solved from the last state to the first; what is divided by is added up
+// moments are the mean and the variance of the number of attempts from a state until the goal has an end, and the chance
+// that it is met then. The equations of the states are solved from the last state to the first; what is divided by is added up
 // from positive numbers only (Grassmann, Taksar and Heyman, Oper. Res. 33 (1985) 1107).
-func (p process) moments() (mean, variance, met float64) {
+func (p process) moments(from score.State) (mean, variance, met float64) {
 	e := equations{process: p, table: p.Table()}
 	n := len(e.table)
 	e.rows, e.shares = make([]equation, n), make([]share, 0, n)
@@ -93,7 +93,7 @@ func (p process) moments() (mean, variance, met float64) {
 		adds[s] = 1
 	}
 	first := e.solve(adds)
-	mean = first[0]
+	mean = first[from]
 	for s, t := range e.table {
 		chance := p.meanChance(s)
 		adds[s] = 1
@@ -115,10 +115,10 @@ func (p process) moments() (mean, variance, met float64) {
 		}
 	}
 	variance = math.Inf(1)
-	if square := mean * mean; !math.IsInf(square, 1) && !math.IsInf(second[0], 1) {
-		variance = math.Max(0, second[0]-square)
+	if square := mean * mean; !math.IsInf(square, 1) && !math.IsInf(second[from], 1) {
+		variance = math.Max(0, second[from]-square)
 	}
-	return mean, variance, e.solve(adds)[0]
+	return mean, variance, e.solve(adds)[from]
 }
 
 // equation puts the equations of higher states into that of a state.
@@ -231,18 +231,18 @@ func (p process) steps() steps {
 	return list
 }
 
-// wait works out how long a process takes: its moments, and its chances until they reach a share and as many attempts
-// as are asked for.
-func (p process) wait(ctx context.Context, until float64, least int) (waiting, error) {
+// wait works out how long a process takes from a state on: its moments, and its chances until they reach a share and as
+// many attempts as are asked for.
+func (p process) wait(ctx context.Context, begin score.State, until float64, least int) (waiting, error) {
 	var w waiting
-	w.mean, w.variance, w.met = p.moments()
+	w.mean, w.variance, w.met = p.moments(begin)
 	steps := p.steps()
 	n := len(steps.miss)
 	now, next := make([]float64, n+1), make([]float64, n+1)
-	now[0] = 1
+	now[begin] = 1
 	w.done = []float64{0}
 	ended, longer, hazard, same, updates := 0.0, 1.0, 0.0, 0, 0 // longer: the mean up to here
-	low, high := 0, 0
+	low, high := int(begin), int(begin)
 	for attempt := 1; ; attempt++ {
 		if attempt%256 == 0 && ctx.Err() != nil {
 			return w, ctx.Err()

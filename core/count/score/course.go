@@ -210,7 +210,7 @@ func (c Course) standing(m *Machine, states []State, count tally.Count) Standing
 		s.Have, s.Sentence = int(worst), say.Of("standing.perhaps met")
 	default:
 		leg := m.Leg(worst)
-		first := m.first(leg)
+		first := m.First(leg)
 		s.Have = int(worst)
 		if m.Leg(best) == leg {
 			s.Sentence = say.Of("standing.goal", leg+1, len(c), c[leg].along(int(worst-first), int(best-first)))

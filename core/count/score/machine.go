@@ -58,8 +58,8 @@ func (m *Machine) Leg(s State) int {
 	return leg
 }
 
-// first is the state in which a goal of a course begins.
-func (m *Machine) first(leg int) State {
+// First is the state in which a goal of a course begins.
+func (m *Machine) First(leg int) State {
 	if leg == 0 {
 		return 0
 	}

@@ -25,7 +25,7 @@ func Clock(d drill.Document, m drill.Measure, stroke float64, people int, s coac
 	if p.Next == feed.AllAtOnce {
 		c.People = 1
 	}
-	if stroke > 0 {
+	if stroke > 0 && p.Rally != nil {
 		c.Gap, c.Sequence, c.People = stroke, max(1, p.Rally.Shots), 1
 		if m.What == score.Point || m.What == score.Sequence { // a rally of the usual length
 			c.Gap, c.Sequence = stroke*float64(c.Sequence), 1
@@ -75,12 +75,12 @@ func Ask(
 
 // Planned is the question with what there is of a measure in so many turns: so many attempts, or of rallies the seconds
 // in which one player is in them.
-func Planned(q odds.Question, d drill.Document, m drill.Measure, turns int, played float64) odds.Question {
+func Planned(q odds.Question, d drill.Document, m drill.Measure, turns, played float64) odds.Question {
 	if d.Pattern.Rally != nil && m.What != score.Time {
 		q.Balls, q.Seconds = 0, played
 		return q
 	}
-	q.Balls = load.Pool(d, m, float64(turns))
+	q.Balls = load.Pool(d, m, turns)
 	q.Seconds = q.Clock.Seconds(float64(q.Balls)) + q.Clock.Gap/2
 	return q
 }

@@ -86,7 +86,7 @@ func TestGoalsOfTheLibrarySuitTheirLevel(t *testing.T) {
 				continue
 			}
 			q := playerfit.Ask(d, m, m.Goals[0], known.Tried[i].Typical(), known.Stroke, 1, coach.Default())
-			answer, err := playerfit.Planned(q, d, m, d.Turns, d.Pattern.FeedingSeconds(1, d.Turns)).Answer(t.Context())
+			answer, err := playerfit.Planned(q, d, m, float64(d.Turns), d.Pattern.FeedingSeconds(1, d.Turns)).Answer(t.Context())
 			require.NoError(t, err)
 			require.NotNil(t, answer.Chance, d.Name)
 			require.True(t, *answer.Chance >= 0.2 && *answer.Chance <= 0.9, "%s, %s: %.2f", d.Name, m.Goals[0], *answer.Chance)

@@ -31,7 +31,7 @@ func TestALeftHanderMakesAsMany(t *testing.T) {
 					t,
 					right.Tried[i].OfLevel(),
 					left.Tried[i].OfLevel(),
-					1e-4,
+					5e-4,
 					"%s, %s, measure %d",
 					stored.Document.Name,
 					level,

@@ -133,7 +133,7 @@ func measureFor(
 		if i == 0 {
 			one := q
 			one.Clock.People = 1
-			fit.Attempts, _, fit.Word = Tries(Planned(one, d, m, d.Turns, d.Pattern.FeedingSeconds(1, d.Turns)), d, m)
+			fit.Attempts, _, fit.Word = Tries(Planned(one, d, m, float64(d.Turns), d.Pattern.FeedingSeconds(1, d.Turns)), d, m)
 		}
 		fit.Goals[i] = GoalFit{Rate: q.Rate, Belief: rates.Rate.Belief, Clock: q.Clock}
 		if m.What == score.Time {

@@ -14,7 +14,6 @@ import (
 	"hodometer/core/people/coach"
 	"hodometer/core/people/skill"
 	"hodometer/core/people/student"
-	"hodometer/internal/long"
 	"hodometer/internal/sample"
 )
 
@@ -22,7 +21,7 @@ import (
 // errors, whatever the model makes of it: over the library, for somebody better and somebody worse.
 func TestWhatWasCountedOftenIsWhatIsTold(t *testing.T) {
 	t.Parallel()
-	for _, stored := range long.Some(t, library.All(), 12) {
+	for _, stored := range library.All() {
 		d := stored.Document
 		level := d.Written()
 		player := d.PlayerFor(level, student.RightHand)
@@ -93,7 +92,7 @@ func TestNineTimesInTenIncludesHowUnlikePlayersAre(t *testing.T) {
 		{Kind: score.Total, Count: 5}, {Kind: score.Streak, Count: 2}, {Kind: score.Total, Count: 12},
 	} {
 		q := playerfit.Ask(d, m, goal, rates, known.Stroke, 1, coach.Default())
-		q = playerfit.Planned(q, d, m, d.Turns, d.Pattern.FeedingSeconds(1, d.Turns))
+		q = playerfit.Planned(q, d, m, float64(d.Turns), d.Pattern.FeedingSeconds(1, d.Turns))
 		answer, err := q.Answer(t.Context())
 		require.NoError(t, err)
 		within, met := 0, 0

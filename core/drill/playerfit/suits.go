@@ -46,7 +46,7 @@ func meets(ctx context.Context, d drill.Document, level student.Level) (float64,
 		return 0, err
 	}
 	q := Ask(d, m, m.Goals[0], known.Tried[0].Typical(), known.Stroke, 1, s)
-	answer, err := Planned(q, d, m, d.Turns, d.Pattern.FeedingSeconds(1, d.Turns)).Answer(ctx)
+	answer, err := Planned(q, d, m, float64(d.Turns), d.Pattern.FeedingSeconds(1, d.Turns)).Answer(ctx)
 	switch {
 	case ctx.Err() != nil:
 		return 0, ctx.Err()

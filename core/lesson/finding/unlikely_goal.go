@@ -28,7 +28,7 @@ func goals(
 	var order []string
 	each := ""
 	for _, p := range list {
-		if p.Chance == nil || *p.Chance >= prospect.Likely {
+		if p.Chance == nil || *p.Chance >= prospect.Likely || !p.Keeps {
 			continue
 		}
 		goal := p.Goal
@@ -40,6 +40,9 @@ func goals(
 		}
 		if each == "" {
 			each = p.Tries + " each"
+			if p.Joint {
+				each = p.Tries + " together"
+			}
 			if l.Document.Pattern.Rally != nil {
 				each = units.Clock(l.Document.Pattern.FeedingSeconds(1, s.Load.Turns)) + " min of rallies each"
 			}
@@ -53,6 +56,9 @@ func goals(
 			return nil, err
 		}
 		phrases[goal] = append(phrases[goal], p.Name+" "+p.Times+enough)
+		if p.Joint {
+			continue // another goal for one of them would not be that of the others
+		}
 		fitted, ok, err := p.Attainable(ctx)
 		if err != nil {
 			return nil, err

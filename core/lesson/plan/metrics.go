@@ -107,10 +107,9 @@ func (p Plan) running() []metric.Metric {
 	}
 	text, unit, _ := strings.Cut(most.Ran, " ")
 	return []metric.Metric{metric.New("Run", most.Metres, text, unit, metric.Derivation{
-		Formula: "turns × the way of one turn, over all drills, of whoever runs most; worked out for the player that " +
-			"each drill is written for",
-		Inputs: none(inputs),
-		Source: metric.OwnArithmetic,
+		Formula: "turns × the way of one turn, over all drills, of whoever runs most; worked out for each of them",
+		Inputs:  none(inputs),
+		Source:  metric.OwnArithmetic,
 	})}
 }
 
@@ -122,21 +121,21 @@ func (p Plan) expected(in schedule.Inputs) []metric.Metric {
 	made, tried, goals, many := 0.0, 0, 0.0, false
 	var makes, needs []metric.Input
 	for _, block := range p.Prospects {
-		for k, each := range block.Students {
+		for _, each := range block.Students {
 			name := block.Title + ", " + each.Name
 			if each.Called != "" {
 				name += ", " + each.Called
 			}
-			if each.Unit != score.Ball {
-				continue
+			if each.Unit != score.Ball || !each.Keeps {
+				continue // what several have on one count is counted once
 			}
 			made, tried = made+each.Made, tried+each.Attempts
 			makes = append(
 				makes,
 				metric.Input{Name: name, Value: fmt.Sprintf("%d × %s", each.Attempts, units.Decimal(each.Rate, 2))},
 			)
-			if each.Needs == 0 || each.Joint && k > 0 {
-				continue // what players count together is needed once
+			if each.Needs == 0 {
+				continue
 			}
 			many = many || each.Needs > odds.Thousand
 			goals += each.Needs
@@ -154,7 +153,7 @@ func (p Plan) expected(in schedule.Inputs) []metric.Metric {
 		metric.New("Made", math.Round(made), units.Decimal(made, 0), fmt.Sprintf("of %d", tried), metric.Derivation{
 			Formula: "balls that each student tries × what they make of 1",
 			Inputs:  none(makes),
-			Source:  "Beta-binomial model of what was counted",
+			Source:  metric.OwnArithmetic + "; what they make: skill by all that was counted",
 		}),
 		metric.New("For the goals", math.Round(goals), needed, "balls", metric.Derivation{
 			Formula: "the mean number of balls until each student reaches the drill's goal, misses counted",

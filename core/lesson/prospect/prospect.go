@@ -3,27 +3,28 @@
 package prospect
 
 import (
+	"cmp"
 	"context"
 	"errors"
 	"math"
+	"slices"
+	"strings"
 
 	"hodometer/core/basics/invalid"
-	"hodometer/core/basics/units"
 	"hodometer/core/count/odds"
 	"hodometer/core/count/score"
-	"hodometer/core/drill"
-	"hodometer/core/drill/playerfit"
+	"hodometer/core/lesson"
 	"hodometer/core/lesson/schedule"
 )
 
 // Prospect is what to expect of one student in one measure of a block.
 type Prospect struct {
 	Student  string     `json:"student"`
-	Name     string     `json:"name" description:"Of the student"`
+	Name     string     `json:"name" description:"Of the student; of several who are on one count those of all"`
 	Measure  int        `json:"measure" description:"Its number"`
 	Called   string     `json:"called" description:"What the measure is called beside others; empty where it is the only one"`
 	Unit     score.Unit `json:"unit"`
-	Attempts int        `json:"attempts" description:"How many there are in the block; of a rally as many as there is time for"`
+	Attempts int        `json:"attempts" description:"How many there are in the block, of all who are on one count; of a rally as many as there is time for"`
 	Tries    string     `json:"tries" description:"The same in words: 24 balls"`
 	Made     float64    `json:"made" description:"How many of them are made in the mean"`
 	Goal     string     `json:"goal"`
@@ -32,7 +33,11 @@ type Prospect struct {
 	Race     bool       `json:"race" description:"Its chance is that it is over in the block, won or lost"`
 	Needs    float64    `json:"needs" description:"Attempts that the goals take in the mean; 0 where that is not counted"`
 	Rate     float64    `json:"rate" description:"Chance of one attempt"`
-	Joint    bool       `json:"joint" description:"Several players count together"`
+	Joint    bool       `json:"joint" description:"Several players are on one count"`
+	Keeps    bool       `json:"keeps" description:"Of those on one count the one under whom it stands; each who counts alone"`
+
+	High  float64 `json:"-"` // the most of the chances, where it is not known for sure where the goal stands; else the chance
+	Short bool    `json:"-"` // the clock holds fewer attempts than were planned and are not counted yet
 
 	goals     score.Course
 	questions []odds.Question // of each goal, after all that comes before it
@@ -41,76 +46,42 @@ type Prospect struct {
 // of works out what to expect of everybody in a block that has a drill; nothing without rates.
 func of(ctx context.Context, l schedule.Prepared, s schedule.ScheduledBlock, in schedule.Inputs) ([]Prospect, error) {
 	list := []Prospect{}
-	if in.Rates == nil || s.Load == nil {
+	rates := in.Rates[l.Block.ID]
+	if rates == nil || s.Load == nil {
 		return list, nil
 	}
 	for _, person := range l.People {
-		rates := in.Rates[l.Block.ID][person.ID]
 		mine := l.Block.DrillFor(l.Document, person)
-		if len(rates.Measures) != len(mine.Measures) {
+		if len(rates[person.ID].Measures) != len(mine.Measures) {
 			continue
 		}
-		for i, m := range mine.Measures {
-			p, err := measure(ctx, mine, i, rates, s, in)
+		for i := range mine.Measures {
+			asked := Asked{
+				Drill: mine, Measure: i, Student: person.ID, Turns: s.Load.Turns,
+				There: lesson.IDs(l.People), Lines: l.Group.Lines, Rates: rates, Settings: in.Settings,
+			}
+			p, err := asked.Answer(ctx)
 			if err != nil {
 				return nil, err
 			}
-			p.Student, p.Name, p.Measure, p.Called = person.ID, person.Profile.Name, m.Number, mine.Called(m)
+			if p.Name = person.Profile.Name; p.Joint {
+				p.Name = together(l.People, asked.party())
+			}
 			list = append(list, p)
 		}
 	}
 	return list, nil
 }
 
-func measure(
-	ctx context.Context,
-	d drill.Document,
-	i int,
-	rates schedule.Rated,
-	s schedule.ScheduledBlock,
-	in schedule.Inputs,
-) (Prospect, error) {
-	m := d.Measures[i]
-	p := Prospect{
-		Unit:  m.What,
-		Goal:  m.Goal(),
-		Rate:  rates.Measures[i].Rate.Mean,
-		Joint: m.Goals.Joint(),
-		goals: m.Goals,
-	}
-	if m.Goals.Check() != nil || !(p.Rate > 0) || p.Rate > 1 {
-		return p, nil
-	}
-	for g, goal := range m.Goals {
-		q := playerfit.Ask(d, m, goal, rates.Measures[i], rates.Stroke, 1, in.Settings)
-		q = playerfit.Planned(q, d, m, s.Load.Turns, d.Pattern.FeedingSeconds(1, s.Load.Turns))
-		if g == 0 {
-			n, one, many := playerfit.Tries(q, d, m)
-			p.Attempts, p.Tries, p.Made = n, units.Count(n, one, many), p.Rate*float64(n)
+// together are the names of those who are on one count.
+func together(people []lesson.Person, party []string) string {
+	var names []string
+	for _, p := range people {
+		if slices.Contains(party, p.ID) {
+			names = append(names, cmp.Or(p.Short, p.Profile.Name))
 		}
-		for _, at := range d.Before(drill.GoalAt{Measure: i, Goal: g}) {
-			before, rate := d.Measures[at.Measure], rates.Measures[at.Measure].Rate
-			q.Before = append(q.Before, odds.Leg{Goal: before.Goals[at.Goal], Rate: rate.Mean, Likely: rate.Belief.Likely()})
-		}
-		if before := q.Before; len(before) > 0 &&
-			(goal.Kind == score.AsManyAsPossible || before[0].Goal.Kind == score.AsManyAsPossible) {
-			q.Before = nil // each has a time of its own
-		}
-		if mean, counted := odds.MeanBalls(goal, p.Rate); counted {
-			p.Needs += mean
-		}
-		p.questions = append(p.questions, q)
 	}
-	if m.What == score.Time {
-		return p, nil // how quick somebody is on the clock is not worked out
-	}
-	chance, err := p.questions[len(p.questions)-1].Within(ctx)
-	if err != nil {
-		return p, err
-	}
-	p.Chance, p.Times = &chance, odds.Times(chance)
-	p.Race = m.Goals[0].Kind == score.FirstTo
-	return p, nil
+	return strings.Join(names, " + ")
 }
 
 // Likely is the chance from which on a goal is expected to be met in its block.

@@ -31,7 +31,8 @@ type Counter struct {
 	TooLong  int               `json:"tooLong" description:"From how many strokes on a rally is stopped; 0 where none is"`
 	Standing score.Standing    `json:"standing" description:"How far along the goal is"`
 	Over     bool              `json:"over" description:"Nothing counts towards the goal any more: it is met or lost, or, of as many as possible, its time is up"`
-	Chance   *float64          `json:"chance" description:"That the goal is met in the time that is left of the block; null where that is not worked out"`
+	Left     *int              `json:"left" description:"How many attempts are left: planned less counted, or what the clock still holds; null where that is not worked out"`
+	Chance   *float64          `json:"chance" description:"That the goal is met in them; null where that is not worked out"`
 	Hope     string            `json:"hope" description:"The same in words, with how many attempts are left; empty where that is not worked out"`
 	Party    string            `json:"party" description:"The student under whom the count is taken: another one where several are on one count"`
 	Shared   string            `json:"shared" description:"Who is on one count, in words; empty where each counts alone"`

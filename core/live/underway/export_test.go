@@ -1,6 +1,10 @@
 package underway
 
-import "slices"
+import (
+	"slices"
+
+	"hodometer/core/lesson/schedule"
+)
 
 // What tests of this package look at from outside.
 var Named = derivedID
@@ -15,4 +19,13 @@ func (k Kit) Copy() Kit {
 		}
 	}
 	return k
+}
+
+// RatesIn are the rates of a kit as a plan has them.
+func (k *Kit) RatesIn() map[string]map[string]schedule.Rated {
+	all := map[string]map[string]schedule.Rated{}
+	for _, r := range k.Rates {
+		all[r.Block] = k.rates(r.Block)
+	}
+	return all
 }

@@ -83,13 +83,14 @@ func kitOf(people int, drills ...library.Stored) underway.Kit {
 		k.Document.Students = append(k.Document.Students, id)
 	}
 	for _, b := range k.Document.Blocks[2:] {
-		r := underway.Rates{Block: b.ID, Students: k.Document.Students}
-		for i := range k.People {
-			of := make([]skill.Belief, len(k.Drills[b.Drill].Measures))
-			for j := range of { // known for sure
-				of[j].Attempt = skill.Of(0.4 + 0.05*float64(i) + 0.03*float64(j))
+		r := underway.Rates{Block: b.ID}
+		for i, id := range k.Document.Students {
+			known := underway.Known{Student: id, Stroke: 2}
+			for j := range k.Drills[b.Drill].Measures { // known for sure
+				rate := skill.Of(0.4 + 0.05*float64(i) + 0.03*float64(j))
+				known.At = append(known.At, underway.At{Belief: skill.Belief{Attempt: rate}})
 			}
-			r.Of = append(r.Of, of)
+			r.Known = append(r.Known, known)
 		}
 		k.Rates = append(k.Rates, r)
 	}
@@ -206,7 +207,9 @@ func TestTheChanceInTheTimeThatIsLeft(t *testing.T) {
 		said++
 		last := *first
 		for seconds := 60.0; seconds < 480; seconds += 60 {
-			now := *chance(k, seconds)
+			left := chance(k, seconds)
+			require.NotNil(t, left, "%s, %g s", stored.Document.Name, seconds)
+			now := *left
 			require.LessOrEqual(t, now, last+1e-12, "%s, later", stored.Document.Name)
 			last = now
 		}

@@ -57,6 +57,33 @@ func (b Belief) Likely() []Likely {
 	return list
 }
 
+// Together are the chances that an attempt may have which is one or another player's, each as often as the next: they are
+// good or bad on their own. Where nothing is believed of one of them there are none.
+func Together(of []Belief) []Likely {
+	var list []Likely
+	share := 1 / float64(len(of))
+	for _, b := range of {
+		b.Better.SD *= math.Sqrt(share)
+		likely := b.Likely()
+		if len(likely) == 1 { // known for sure
+			likely = slices.Repeat(likely, 2*lookedAt+1)
+		}
+		switch {
+		case len(likely) == 0:
+			return nil
+		case list == nil:
+			list = Belief{Estimate{SD: 1}, b.Attempt}.Likely()
+			for i := range list {
+				list[i].Rate = 0
+			}
+		}
+		for i := range list {
+			list[i].Rate += share * likely[i].Rate
+		}
+	}
+	return list
+}
+
 // A normal distribution is looked at in so many steps to each side, each so many standard deviations wide.
 const (
 	lookedAt = 7

@@ -3,7 +3,6 @@ package court
 import (
 	"errors"
 	"fmt"
-	"regexp"
 	"slices"
 	"strings"
 
@@ -18,12 +17,12 @@ var ErrMeasure = errors.New(
 )
 
 var (
-	betweenForm = regexp.MustCompile(`^(.+?) from (?:the )?(.+?) to (?:the )?(.+)$`)
-	offsetForm  = regexp.MustCompile(
-		`^(.+?) (inside|in from|behind|outside|this side of|beyond|left of|right of) (?:the )?(.+)$`,
-	)
-	sideForm = regexp.MustCompile(`^(.+?) (inside|behind|outside|this side|beyond|near|far|left|right)$`)
-	onForm   = regexp.MustCompile(`^on (?:the )?(.+)$`)
+	betweenForm = units.Form{Expression: `^(.+?) from (?:the )?(.+?) to (?:the )?(.+)$`}
+	offsetForm  = units.Form{
+		Expression: `^(.+?) (inside|in from|behind|outside|this side of|beyond|left of|right of) (?:the )?(.+)$`,
+	}
+	sideForm = units.Form{Expression: `^(.+?) (inside|behind|outside|this side|beyond|near|far|left|right)$`}
+	onForm   = units.Form{Expression: `^on (?:the )?(.+)$`}
 	towards  = map[string]Toward{
 		"inside":       In,
 		"in from":      In,
@@ -47,7 +46,7 @@ var (
 // length of the coach's own step.
 func (c Court) ReadMeasure(text string, was Measure, step float64) (Measure, error) {
 	plain := strings.Join(strings.Fields(strings.ToLower(text)), " ")
-	if found := betweenForm.FindStringSubmatch(plain); found != nil {
+	if found := betweenForm.Match(plain); found != nil {
 		share, err := units.ReadFraction(found[1])
 		if err != nil {
 			return was, err
@@ -59,7 +58,7 @@ func (c Court) ReadMeasure(text string, was Measure, step float64) (Measure, err
 		to, err := c.lineNamed(found[3], was.Line)
 		return Between(from, to, share), err
 	}
-	if found := offsetForm.FindStringSubmatch(plain); found != nil {
+	if found := offsetForm.Match(plain); found != nil {
 		length, err := units.Read(found[1], step)
 		if err != nil {
 			return was, err
@@ -67,7 +66,7 @@ func (c Court) ReadMeasure(text string, was Measure, step float64) (Measure, err
 		line, err := c.lineNamed(found[3], was.Line)
 		return Off(line, length, towards[found[2]]), err
 	}
-	if found := onForm.FindStringSubmatch(plain); found != nil {
+	if found := onForm.Match(plain); found != nil {
 		line, err := c.lineNamed(found[1], was.Line)
 		if err != nil {
 			return was, err
@@ -78,7 +77,7 @@ func (c Court) ReadMeasure(text string, was Measure, step float64) (Measure, err
 		return c.fraction(was, share)
 	}
 	bare, side := plain, Toward("")
-	if found := sideForm.FindStringSubmatch(plain); found != nil {
+	if found := sideForm.Match(plain); found != nil {
 		bare, side = found[1], towards[found[2]]
 	}
 	length, back, err := readSigned(bare, step)
@@ -112,7 +111,7 @@ func readSigned(text string, step float64) (length float64, back bool, err error
 }
 
 // plainForm is a length with the side it goes to.
-var plainForm = regexp.MustCompile(`^(.+?)(?: (left|right|this side|beyond|near|far)(?: .*)?)?$`)
+var plainForm = units.Form{Expression: `^(.+?)(?: (left|right|this side|beyond|near|far)(?: .*)?)?$`}
 
 // Retype reads one part of a mark from words; path is that of one of its Parts. A length alone keeps its
 // side, "1 m left" changes it, and so does a length below nothing; "on the near service line" puts it on that
@@ -127,10 +126,10 @@ func (c Court) Retype(m Mark, path, text string, step float64) (Mark, error) {
 			return m, err
 		}
 	}
-	if found := onForm.FindStringSubmatch(plain); found != nil {
+	if found := onForm.Match(plain); found != nil {
 		return c.putOn(m, path, found[1])
 	}
-	found := plainForm.FindStringSubmatch(plain)
+	found := plainForm.Match(plain)
 	if found == nil {
 		return m, fmt.Errorf("%q: %w", text, ErrMeasure)
 	}

@@ -5248,15 +5248,17 @@ export interface components {
             times: number;
         };
         Prospect: {
-            /** @description How many there are in the block; of a rally as many as there is time for */
+            /** @description How many there are in the block, of all who are on one count; of a rally as many as there is time for */
             attempts: number;
             /** @description What the measure is called beside others; empty where it is the only one */
             called: string;
             /** @description That all its goals are met in the block, of a race that it is over; null where that is not known */
             chance: null | number;
             goal: string;
-            /** @description Several players count together */
+            /** @description Several players are on one count */
             joint: boolean;
+            /** @description Of those on one count the one under whom it stands; each who counts alone */
+            keeps: boolean;
             /**
              * Format: double
              * @description How many of them are made in the mean
@@ -5264,7 +5266,7 @@ export interface components {
             made: number;
             /** @description Its number */
             measure: number;
-            /** @description Of the student */
+            /** @description Of the student; of several who are on one count those of all */
             name: string;
             /**
              * Format: double
@@ -6856,6 +6858,11 @@ export interface components {
             sentences: components["schemas"]["SaySentence"][];
             sheet: components["schemas"]["RunsheetCue"][];
         };
+        UnderwayAt: {
+            belief: components["schemas"]["SkillBelief"];
+            /** @description Of the misses */
+            kinds: components["schemas"]["OddsKinds"];
+        };
         UnderwayChange: {
             after: components["schemas"]["LessonDocument"];
             before: components["schemas"]["LessonDocument"];
@@ -6909,7 +6916,7 @@ export interface components {
             called: string;
             /** @description What can be changed in its drill on the spot */
             can: components["schemas"]["LessonAdjustable"];
-            /** @description That the goal is met in the time that is left of the block; null where that is not worked out */
+            /** @description That the goal is met in them; null where that is not worked out */
             chance: null | number;
             /** @description Right or wrong choice is marked with each ball */
             choices: boolean;
@@ -6930,6 +6937,8 @@ export interface components {
             goal: string;
             /** @description The same in words, with how many attempts are left; empty where that is not worked out */
             hope: string;
+            /** @description How many attempts are left: planned less counted, or what the clock still holds; null where that is not worked out */
+            left: null | number;
             /** @description The number of the measure */
             measure: number;
             /** @description Misses are marked net, long or wide */
@@ -7022,6 +7031,16 @@ export interface components {
             revision: number;
             settings: components["schemas"]["CoachSettings"];
         };
+        UnderwayKnown: {
+            /** @description In the order of the measures */
+            at: components["schemas"]["UnderwayAt"][];
+            /**
+             * Format: double
+             * @description Seconds from stroke to stroke of a rally; 0 where there is none
+             */
+            stroke: number;
+            student: string;
+        };
         UnderwayNear: {
             reached: boolean;
             /** @description 24 of at most 30 overheads */
@@ -7034,9 +7053,8 @@ export interface components {
         };
         UnderwayRates: {
             block: string;
-            /** @description By student, then by measure: what is believed of one attempt */
-            of: components["schemas"]["SkillBelief"][][];
-            students: string[];
+            /** @description By student */
+            known: components["schemas"]["UnderwayKnown"][];
         };
         UnderwayReason: {
             /**

@@ -11,9 +11,10 @@
   const rows = $derived.by(() => {
     const alike = (a: Prospect, b: Prospect) =>
       a.measure === b.measure && a.attempts === b.attempts && a.goal === b.goal
-    return students
-      .filter((each, i) => students.findIndex((other) => alike(other, each)) === i)
-      .map((first) => ({ first, same: students.filter((each) => alike(each, first)) }))
+    const kept = students.filter((each) => each.keeps)
+    return kept
+      .filter((each, i) => kept.findIndex((other) => alike(other, each)) === i)
+      .map((first) => ({ first, same: kept.filter((each) => alike(each, first)) }))
   })
 </script>
 
@@ -25,7 +26,8 @@
         {#if first.called}<strong class="font-medium"
             ><span class="drum-digits">{first.measure}</span> {first.called}:</strong
           >{/if}
-        {first.tries} each; {first.goal}{first.times
+        {first.tries}
+        {first.joint ? 'together' : 'each'}; {first.goal}{first.times
           ? `${first.race ? ', over in time' : ''}: ${same.map((each) => `${each.name} ${each.times}`).join(', ')}`
           : ''}.
       </li>
