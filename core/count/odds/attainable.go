@@ -21,8 +21,8 @@ func (q Question) Within(ctx context.Context) (float64, error) {
 	return low, err
 }
 
-// FromHere is the least and the most of the chances to meet the goal within the time of the question, of all states that
-// it may stand at.
+// FromHere is the least and the most of the chances to meet the goal within the time of the question, of all states
+// that it may stand at.
 func (q Question) FromHere(ctx context.Context) (low, high float64, err error) {
 	states := q.From
 	if len(states) == 0 {

@@ -78,9 +78,9 @@ type equations struct {
 	shares []share
 }
 
-// moments are the mean and the variance of the number of attempts from a state until the goal has an end, and the chance
-// that it is met then. The equations of the states are solved from the last state to the first; what is divided by is added up
-// from positive numbers only (Grassmann, Taksar and Heyman, Oper. Res. 33 (1985) 1107).
+// moments are the mean and the variance of the number of attempts from a state until the goal has an end, and the
+// chance that it is met then. The equations of the states are solved from the last state to the first; what is divided
+// by is added up from positive numbers only (Grassmann, Taksar and Heyman, Oper. Res. 33 (1985) 1107).
 func (p process) moments(from score.State) (mean, variance, met float64) {
 	e := equations{process: p, table: p.Table()}
 	n := len(e.table)

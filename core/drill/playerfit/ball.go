@@ -1,9 +1,12 @@
 package playerfit
 
 import (
+	"fmt"
 	"math"
 	"slices"
 
+	"hodometer/core/basics/units"
+	"hodometer/core/count/odds"
 	"hodometer/core/count/score"
 	"hodometer/core/drill"
 	"hodometer/core/people/footwork"
@@ -63,7 +66,7 @@ func (j *judge) ball(i footwork.Interception) Ball {
 		j.known[key] = seen
 	}
 	b.In, b.Speed = seen.In, seen.Speed
-	b.Chance = b.Reach * b.In * math.Max(0, 1-striking.Mishit(j.level)*b.Loose*b.Loose)
+	b.Chance = b.Reach * b.In * j.cleanly(b.Loose)
 	return b
 }
 
@@ -106,4 +109,33 @@ func mean(balls []Ball) (sum float64) {
 		sum += b.Chance / float64(len(balls))
 	}
 	return sum
+}
+
+// stepwise says what becomes of one ball in the mean: how often it is reached, hit cleanly, and made, each as this
+// player does it. The last one is their rate.
+func (j *judge) stepwise(balls []Ball, rates odds.Estimates) string {
+	if len(balls) == 0 {
+		return ""
+	}
+	better := rates.Rate.Belief.Better
+	step := func(of func(Ball) float64) string {
+		list := slices.Clone(balls)
+		for i, b := range list {
+			list[i].Chance = of(b)
+		}
+		return units.Decimal(10*mean(Believed(list, better)), 1)
+	}
+	reached := step(func(b Ball) float64 { return b.Reach })
+	cleanly := step(func(b Ball) float64 { return b.Reach * j.cleanly(b.Loose) })
+	where := "in"
+	if j.shape != nil {
+		where = "in the target"
+	}
+	made := units.Decimal(10*rates.Rate.Mean, 1)
+	return fmt.Sprintf("reached %s, hit cleanly %s, %s %s of 10", reached, cleanly, where, made)
+}
+
+// cleanly is how often a ball that is loosened so is not mishit.
+func (j *judge) cleanly(loose float64) float64 {
+	return math.Max(0, 1-striking.Mishit(j.level)*loose*loose)
 }

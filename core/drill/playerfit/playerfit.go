@@ -5,7 +5,7 @@ import (
 	"context"
 	"errors"
 	"fmt"
-	"slices"
+	"math"
 
 	"hodometer/core/basics/invalid"
 	"hodometer/core/basics/metric"
@@ -49,6 +49,7 @@ type Measure struct {
 	Attempts int            `json:"attempts" description:"How many the player has in the turns that the drill gives"`
 	Word     string         `json:"word" description:"What they are called: balls, strokes, rallies"`
 	Rates    odds.Estimates `json:"rates"`
+	Made     string         `json:"made" description:"How often an attempt is reached, hit cleanly and made, in this order, in words; empty where only the last is known"`
 	Balls    []Ball         `json:"balls" description:"Of one turn, in order; none where it is not known what becomes of them"`
 	Goals    []GoalFit      `json:"goals" description:"In the order of the measure's"`
 	Target   *Aimed         `json:"target" description:"What becomes of balls that are aimed at the target; null where no ball can be played there"`
@@ -116,6 +117,7 @@ func measureFor(
 	if j.fails == nil {
 		fit.Balls = j.balls(turn.Timeline)
 		if m.What != score.Sequence && m.What != score.Point {
+			fit.Made = j.stepwise(fit.Balls, rates)
 			fit.Balls = Believed(fit.Balls, rates.Rate.Belief.Better)
 		}
 	}
@@ -172,10 +174,10 @@ type replies struct {
 	source  string  // what the scatter rests on
 }
 
-// replies finds where a player's replies land, and what they make of the drill. The scatter is the
-// level's, moved by landings that were logged on the drill; where only makes and misses were counted, it
-// is as wide as they say. The rates rest on makes and misses alone: each ball whose landing was logged is one
-// of them. They hold also where there is an error.
+// replies finds where a player's replies land, and what they make of the drill. The scatter is the level's, moved by
+// landings that were logged on the drill, and as wide as what the player makes says: what becomes of a hundred balls
+// and how many are made is one figure. The rates rest on makes and misses alone: each ball whose landing was logged is
+// one of them. They hold also where there is an error.
 func (j *judge) replies(line footwork.Timeline, evidence Evidence) (replies, odds.Estimates, error) {
 	rates := evidence.Rates(j.m, j.tried(line, j.balls(line)))
 	r, err := j.first(line)
@@ -192,17 +194,30 @@ func (j *judge) replies(line footwork.Timeline, evidence Evidence) (replies, odd
 		r.source = "Landings logged by zone (Dempster, Laird and Rubin, J. R. Stat. Soc. B 39 (1977) 1) and by place, " +
 			"with the level's scatter as eight more"
 	}
-	ground, err := r.ground(j.d)
-	if err == nil && evidence.counted() && j.d.In(j.m) == 1 && len(evidence.Landings)+len(evidence.Zones) == 0 {
-		r.scatter = ground.Calibrated(r.scatter, r.at, rates.Rate.Mean)
-		r.source = "The level's scatter, made as wide as what was counted says; log landings to know its shape"
+	if in, known := j.believedIn(line, rates); known {
+		r.in = in
+		if ground, err := r.ground(j.d); err == nil {
+			r.scatter = ground.Calibrated(r.scatter, r.at, in)
+			r.source += "; made as wide as what this player makes says"
+		}
 	}
 	return r, rates, nil
 }
 
-// counted says whether anything was made or missed at the measure.
-func (e Evidence) counted() bool {
-	return slices.ContainsFunc(e.Own, func(p odds.Practised) bool { return p.Made+p.Missed > 0 })
+// believedIn is how often the reply to the first ball that can be played to the target goes there, as is believed of
+// this player: what they make of it, without what is not reached and not hit cleanly.
+func (j *judge) believedIn(line footwork.Timeline, rates odds.Estimates) (float64, bool) {
+	if j.m.What == score.Point {
+		return 0, false
+	}
+	for _, b := range j.balls(line) {
+		if b.In > 0 && b.Chance > 0 {
+			const most = 0.999
+			made := Believed([]Ball{b}, rates.Rate.Belief.Better)[0].Chance
+			return math.Min(most, made*b.In/b.Chance), true
+		}
+	}
+	return 0, false
 }
 
 // ground is the target on the ground that a reply goes to: of one where it bounces twice, the part from which it does.
@@ -229,9 +244,10 @@ func aimedAt(d drill.Document, r replies, evidence Evidence, s coach.Settings) (
 	switch {
 	case errors.Is(err, odds.ErrUpright):
 		a.Upright = true
-		if a.Shares.In, ok = odds.Upright(r.world, r.launch, r.level, shape); !ok {
+		if _, ok = odds.Upright(r.world, r.launch, r.level, shape); !ok {
 			return Aimed{}, errors.New("the reply never comes to the target")
 		}
+		a.Shares.In = r.in
 	case err != nil:
 		return Aimed{}, err
 	default:

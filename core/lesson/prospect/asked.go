@@ -176,7 +176,8 @@ func (a Asked) question(goal int, rates []rate, party []string) (q odds.Question
 	}
 	short = a.plan(&q, party)
 	q.Have = a.made()
-	legs := append(a.Drill.Before(drill.GoalAt{Measure: a.Measure, Goal: goal}), drill.GoalAt{Measure: a.Measure, Goal: goal})
+	at := drill.GoalAt{Measure: a.Measure, Goal: goal}
+	legs := append(a.Drill.Before(at), at)
 	if len(legs) > 1 && slices.ContainsFunc([]score.Goal{q.Goal, a.goals(legs[0].Measure)[0]}, ownTime) {
 		legs = legs[len(legs)-1:] // each has a time of its own
 	}

@@ -57,8 +57,8 @@ func (b Belief) Likely() []Likely {
 	return list
 }
 
-// Together are the chances that an attempt may have which is one or another player's, each as often as the next: they are
-// good or bad on their own. Where nothing is believed of one of them there are none.
+// Together are the chances that an attempt may have which is one or another player's, each as often as the next: they
+// are good or bad on their own. Where nothing is believed of one of them there are none.
 func Together(of []Belief) []Likely {
 	var list []Likely
 	share := 1 / float64(len(of))

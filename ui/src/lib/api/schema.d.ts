@@ -5146,6 +5146,8 @@ export interface components {
             balls: components["schemas"]["PlayerfitBall"][];
             /** @description In the order of the measure's */
             goals: components["schemas"]["PlayerfitGoalFit"][];
+            /** @description How often an attempt is reached, hit cleanly and made, in this order, in words; empty where only the last is known */
+            made: string;
             number: number;
             rates: components["schemas"]["OddsEstimates"];
             /** @description What becomes of balls that are aimed at the target; null where no ball can be played there */

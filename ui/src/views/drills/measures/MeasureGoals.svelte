@@ -48,8 +48,9 @@
     {fit.word} each in the turns there are{follow ? ', shared out evenly among the measures' : ''}.
   </p>
   {#if measure.what !== 'time'}
-    <p class="first-letter:uppercase">
-      {fit.rates.rate.sentence}
+    {#if fit.made}<p class="first-letter:uppercase">{fit.made}.</p>{/if}
+    <p>
+      Made {fit.rates.rate.sentence}
       <button class="link no-print" onclick={() => (derivation = fit.rates.rate.derivation)}
         >how<span class="sr-only"> this rate came about</span></button
       >
