@@ -242,7 +242,7 @@ func TestALessonFromPlanToNextStep(t *testing.T) {
 		Engagement: 8,
 		Effort:     new(int),
 		Remark:     "bright",
-		Played:     "23 of 24 strokes, ran 120 m of 125 m",
+		Played:     "23 of 24 strokes, ran about 120 m of 125 m",
 		Counted:    1,
 		Next:       p.Strokes,
 	}, after.Students[0], "the next step is the same as on the student's page")

@@ -60,6 +60,13 @@ func (b *Budget) Add(more Budget, times float64) {
 	b.Rest += more.Rest * times
 }
 
+// Times is so many times what comes to a student.
+func (b Budget) Times(times float64) Budget {
+	all := Budget{Student: b.Student, Name: b.Name, Short: b.Short}
+	all.Add(b, times)
+	return all
+}
+
 // ComesTo is what comes to a student in the block as it stands on the clock; nothing where they are not in it.
 func (l Prepared) ComesTo(student string, s ScheduledBlock, in Inputs) (b Budget) {
 	at := l.at(student)

@@ -2,6 +2,9 @@ package closing_test
 
 import (
 	"fmt"
+	"math"
+	"slices"
+	"strings"
 	"testing"
 	"time"
 
@@ -11,6 +14,7 @@ import (
 	"hodometer/core/drill"
 	"hodometer/core/drill/library"
 	"hodometer/core/lesson"
+	"hodometer/core/lesson/schedule"
 	"hodometer/core/live/closing"
 	"hodometer/core/live/underway"
 	"hodometer/core/people/coach"
@@ -52,12 +56,29 @@ func kitOf(stored library.Stored) underway.Kit {
 	return k
 }
 
-// Over the whole library: a lesson that is run as planned is what was planned; one that ends sooner is not more; one
-// that is not run is nothing.
+// drillOf is how the drill of a kit stands on the clock.
+func drillOf(t testing.TB, k underway.Kit) schedule.ScheduledBlock {
+	view, err := k.View(t.Context(), time.Time{})
+	require.NoError(t, err)
+	return view.Lesson.Plan.Blocks[1]
+}
+
+// Over the whole library: a lesson that is run as planned is what was planned, if there is time for it; one that ends
+// sooner is not more; one that is not run is nothing. R22: nobody runs farther than the time allows.
 func TestWhatIsRunAsPlannedIsWhatWasPlanned(t *testing.T) {
 	for _, stored := range library.All() {
 		t.Run(stored.Document.Name, func(t *testing.T) {
 			k := kitOf(stored)
+			short := drillOf(t, k)
+			if over := short.Load.Need - short.Load.SetUp + short.SetUp - (short.End - short.Start); over > 0 {
+				all, err := closing.Everybody(t.Context(), k, nil, k.Document, 1200)
+				require.NoError(t, err)
+				require.LessOrEqual(t, all[0].Played.Playing, all[0].Planned.Playing)
+				k.Document.Blocks[1].Minutes += over/60 + 0.01
+				k.Document.Blocks[1].Turns = short.Load.Turns
+				k.Becomes(k.Document)
+			}
+			long := 60 * k.Document.Blocks[1].Minutes
 			upTo := func(end float64) []closing.Played {
 				all, err := closing.Everybody(t.Context(), k, nil, k.Document, end)
 				require.NoError(t, err)
@@ -69,9 +90,11 @@ func TestWhatIsRunAsPlannedIsWhatWasPlanned(t *testing.T) {
 				require.Zero(t, p.Played.Balls+p.Played.Overheads)
 				require.Zero(t, p.Played.Metres+p.Played.Playing)
 			}
-			for _, end := range []float64{300, 660, 840, 1080, 1200} {
+			for _, end := range []float64{300, 660, 600 + 0.5*long, 600 + 0.9*long, 720 + long} {
 				now := upTo(end)
 				for i, p := range now {
+					require.LessOrEqual(t, p.Played.Metres, 7*math.Max(0, end-600))
+					require.LessOrEqual(t, p.Played.Playing, end)
 					require.GreaterOrEqual(t, p.Played.Balls, before[i].Played.Balls)
 					require.GreaterOrEqual(t, p.Played.Metres, before[i].Played.Metres)
 					require.LessOrEqual(t, p.Played.Balls, p.Planned.Balls)
@@ -83,6 +106,10 @@ func TestWhatIsRunAsPlannedIsWhatWasPlanned(t *testing.T) {
 				require.Equal(t, p.Planned.Overheads, p.Played.Overheads)
 				require.Equal(t, p.Planned.Ran, p.Played.Ran)
 				require.Zero(t, p.Counted)
+				require.Zero(t, p.Sure.Balls)
+				if p.Planned.Balls > 0 {
+					require.True(t, strings.HasPrefix(p.Said, "about "), p.Said)
+				}
 			}
 		})
 	}
@@ -215,4 +242,70 @@ func TestEachBlockIsSetAgainstThePlan(t *testing.T) {
 	for _, r := range closing.Against(planned, planned, 45*60) {
 		require.Equal(t, "as planned", r.Said)
 	}
+}
+
+// By hand: a block that ended after 30 s, of which 90 were to set up, held nothing; one that ended half a minute after
+// half of its feeding held half of it, said as about so much. A hundred balls counted of a few that were planned are a
+// hundred balls, and nobody ran farther for them than the time allows.
+func TestNothingIsPlayedThatDidNotRun(t *testing.T) {
+	t.Parallel()
+	i := slices.IndexFunc(library.All(), func(s library.Stored) bool { return s.Document.Name == "Two and Away" })
+	k := kitOf(library.All()[i])
+	s := drillOf(t, k)
+	upTo := func(counters []underway.Counter, end float64) closing.Played {
+		all, err := closing.Everybody(t.Context(), k, counters, k.Document, end)
+		require.NoError(t, err)
+		return all[0]
+	}
+	early := upTo(nil, 630)
+	require.Greater(t, s.SetUp, 30.0)
+	require.Zero(t, early.Played.Balls)
+	require.Zero(t, early.Played.Metres)
+	half := upTo(nil, s.Start+s.SetUp+(s.Load.Need-s.Load.SetUp)/2)
+	require.InDelta(t, float64(half.Planned.Balls)/2, half.Played.Balls, 1)
+	require.InDelta(t, half.Planned.Metres/2, half.Played.Metres, 0.5)
+	require.Contains(t, half.Said, fmt.Sprintf("about %d of %d strokes", half.Played.Balls, half.Planned.Balls))
+	require.Contains(t, half.Said, "ran about ")
+
+	at := time.Date(2026, 3, 10, 16, 12, 0, 0, time.UTC)
+	_, err := k.Do(t.Context(), underway.Act{ID: id(20), At: at, Tap: &underway.Tap{
+		Run: id(30), Block: id(3), Student: id(10), Entry: tally.Entry{Kind: tally.Turn, Made: 60, Of: 100, At: at},
+	}})
+	require.NoError(t, err)
+	view, err := k.View(t.Context(), at)
+	require.NoError(t, err)
+	many := upTo(view.Counters, 1200)
+	require.Equal(t, []int{100, 100}, []int{many.Played.Balls, many.Sure.Balls})
+	require.LessOrEqual(t, many.Played.Metres, many.Planned.Metres+1e-9)
+	require.Contains(t, many.Said, fmt.Sprintf("100 of %d strokes", many.Planned.Balls))
+	soon := upTo(view.Counters, 630)
+	require.Equal(t, 100, soon.Played.Balls, "what was counted was played")
+	require.Zero(t, soon.Played.Metres)
+}
+
+// By hand: of a pattern of three balls one counts. Seven of it counted are seven strokes for sure, of about 21.
+func TestWhatNobodyCountedIsAbout(t *testing.T) {
+	t.Parallel()
+	i := slices.IndexFunc(library.All(), func(s library.Stored) bool { return s.Document.Name == "Three-Corner Round" })
+	stored := library.All()[i]
+	d := stored.Document.Clone()
+	d.Measures = d.Measures[:1]
+	d.Measures[0].Tasks = []int{0}
+	stored.Document = d
+	k := kitOf(stored)
+	k.Document.Blocks[1].Minutes = 30
+	k.Becomes(k.Document)
+	at := time.Date(2026, 3, 10, 16, 12, 0, 0, time.UTC)
+	_, err := k.Do(t.Context(), underway.Act{ID: id(20), At: at, Tap: &underway.Tap{
+		Run: id(30), Block: id(3), Student: id(10), Entry: tally.Entry{Kind: tally.Turn, Made: 5, Of: 7, At: at},
+	}})
+	require.NoError(t, err)
+	view, err := k.View(t.Context(), at)
+	require.NoError(t, err)
+	all, err := closing.Everybody(t.Context(), k, view.Counters, k.Document, 42*60)
+	require.NoError(t, err)
+	require.Equal(t, 7, all[0].Sure.Balls)
+	require.InDelta(t, 21, all[0].Played.Balls, 1)
+	require.Contains(t, all[0].Said, "strokes, 7 of them counted")
+	require.True(t, strings.HasPrefix(all[0].Said, "about "))
 }

@@ -17,16 +17,26 @@ import (
 	"hodometer/core/people/student"
 )
 
-// Played is what one student was to play in a lesson, and really did.
+// Played is what one student was to play in a lesson, and really did: what was counted, and about how much there was
+// besides.
 type Played struct {
 	Planned schedule.Budget `json:"planned"`
-	Played  schedule.Budget `json:"played"`
-	Counted int             `json:"counted" description:"In how many blocks it is known from what was counted; in the others from the time"`
+	Played  schedule.Budget `json:"played" description:"What was counted, and what nobody counted by the time it was run"`
+	Sure    Strokes         `json:"sure" description:"What was counted of it; the rest is about so much"`
+	Counted int             `json:"counted" description:"In how many blocks something was counted"`
 	Said    string          `json:"said" description:"In words; empty where nothing is played in it"`
 }
 
-// Everybody is what every student of a lesson was to play by a plan and really did up to a second of the lesson: of
-// each block as much of what it holds as was counted of it, or, where nothing was counted, as much of it as was run. It
+// Strokes are strokes, and which of them were what.
+type Strokes struct {
+	Balls     int `json:"balls"`
+	Overheads int `json:"overheads"`
+	Serves    int `json:"serves"`
+}
+
+// Everybody is what every student of a lesson was to play by a plan and really did up to a second of the lesson. What
+// was counted is what was played, in its own unit. What nobody counted is an estimate: as much of what a block holds as
+// the time allows that it really ran, and no more of it than was counted of its attempts, where something was. It
 // returns invalid.Fields, or ctx.Err() when cancelled.
 func Everybody(
 	ctx context.Context,
@@ -55,32 +65,92 @@ func Everybody(
 		if at := slices.IndexFunc(before.Budgets, func(b schedule.Budget) bool { return b.Student == person.ID }); at >= 0 {
 			p.Planned = before.Budgets[at]
 		}
-		known := map[string]float64{} // how much of a block was counted, by the block under which it is
-		for n, block := range list {
-			under := block.Block.CountedAs()
-			share, there := known[under]
-			if !there {
-				share = counted(person, under, list, timetable, counters)
-				known[under] = share
-				if !math.IsNaN(share) {
-					p.Counted++
-				}
-			}
-			if math.IsNaN(share) {
-				share = gone(timetable.Blocks[n].Start, block.Block, end) / block.Block.Seconds()
-			}
-			p.Played.Add(block.ComesTo(person.ID, timetable.Blocks[n], in), share)
+		for _, under := range roots(list) {
+			p.add(account{person, under, list, timetable, counters, in, end})
 		}
-		// What was counted is what was done.
-		p.Played.Balls = max(p.Played.Balls, underway.CountedOf(counters, person.ID, student.Balls))
-		p.Played.Overheads = max(p.Played.Overheads, underway.CountedOf(counters, person.ID, student.Overheads))
-		p.Played.Serves = max(p.Played.Serves, underway.CountedOf(counters, person.ID, student.Serves))
 		length := func(metres float64) string { return in.Settings.Units.Length(math.Round(metres)) }
 		p.Played.Ran = length(p.Played.Metres)
 		p.Said = p.say(length)
 		all[i] = p
 	}
 	return all, nil
+}
+
+// roots are the blocks under which something is counted, in order: those that go on from another one are in it.
+func roots(list []schedule.Prepared) (ids []string) {
+	for _, l := range list {
+		if under := l.Block.CountedAs(); !slices.Contains(ids, under) {
+			ids = append(ids, under)
+		}
+	}
+	return ids
+}
+
+// account is what there is to know of one student in the blocks that are counted as one.
+type account struct {
+	person   lesson.Person
+	under    string
+	list     []schedule.Prepared
+	t        schedule.Timetable
+	counters []underway.Counter
+	in       schedule.Inputs
+	end      float64
+}
+
+// add takes in what was played in the blocks that are counted as one.
+func (p *Played) add(a account) {
+	var whole, ran schedule.Budget // what they hold, and what the time allows of it
+	for n, l := range a.list {
+		if l.Block.CountedAs() != a.under {
+			continue
+		}
+		comes := l.ComesTo(a.person.ID, a.t.Blocks[n], a.in)
+		whole.Add(comes, 1)
+		ran.Add(comes, a.allows(n))
+	}
+	share := a.counted()
+	if !math.IsNaN(share) {
+		p.Counted++
+		if most := share * whole.Playing; most < ran.Playing {
+			ran = ran.Times(most / ran.Playing)
+		}
+	}
+	sure := Strokes{
+		Balls:     underway.CountedOf(a.own(), a.person.ID, student.Balls),
+		Overheads: underway.CountedOf(a.own(), a.person.ID, student.Overheads),
+		Serves:    underway.CountedOf(a.own(), a.person.ID, student.Serves),
+	}
+	ran.Balls, ran.Overheads, ran.Serves = max(ran.Balls, sure.Balls), max(ran.Overheads, sure.Overheads),
+		max(ran.Serves, sure.Serves)
+	p.Played.Add(ran, 1)
+	p.Sure.Balls += sure.Balls
+	p.Sure.Overheads += sure.Overheads
+	p.Sure.Serves += sure.Serves
+}
+
+// allows is how much of what a block holds the time allows that it was run: of a drill the time beside changing over and
+// setting up.
+func (a account) allows(n int) float64 {
+	s, block := a.t.Blocks[n], a.list[n].Block
+	ran := gone(s.Start, block, a.end)
+	if s.Load == nil {
+		return ran / block.Seconds()
+	}
+	play := s.Load.Need - s.Load.SetUp
+	if play <= 0 {
+		return 0
+	}
+	return math.Max(0, math.Min(1, (ran-s.SetUp)/play))
+}
+
+// own are the counters of the student in these blocks.
+func (a account) own() (list []underway.Counter) {
+	for _, c := range a.counters {
+		if c.Counted == a.under && c.Student == a.person.ID {
+			list = append(list, c)
+		}
+	}
+	return list
 }
 
 // put puts a lesson on the clock, with how far players run in it.
@@ -91,30 +161,23 @@ func put(ctx context.Context, d lesson.Document, in *schedule.Inputs) (schedule.
 	return schedule.Make(ctx, d, *in)
 }
 
-// counted is how much of what the blocks hold that are counted as one was counted of somebody: at measures that follow
-// one another and share the balls at all of them, else at the measure of which most was; not a number where nothing
-// was.
-func counted(
-	person lesson.Person,
-	under string,
-	list []schedule.Prepared,
-	t schedule.Timetable,
-	counters []underway.Counter,
-) float64 {
+// counted is how much of the attempts that the blocks hold was counted: at measures that follow one another and share
+// the balls at all of them, else at the measure of which most was; not a number where nothing was.
+func (a account) counted() float64 {
 	share, balls, measures := math.NaN(), 0, []int{}
-	for _, c := range counters {
+	for _, c := range a.own() {
 		one := c.Unit == score.Ball || c.Unit == score.Sequence || c.Unit == score.Repetition || c.Unit == score.Rally
-		if c.Counted != under || c.Student != person.ID || c.Count.Balls == 0 || !one {
+		if c.Count.Balls == 0 || !one {
 			continue
 		}
 		tries := 0
-		for i, l := range list {
-			if l.Block.CountedAs() != under || !l.Drilled || t.Blocks[i].Load == nil {
+		for i, l := range a.list {
+			if l.Block.CountedAs() != a.under || !l.Drilled || a.t.Blocks[i].Load == nil {
 				continue
 			}
-			mine := l.Block.DrillFor(l.Document, person)
+			mine := l.Block.DrillFor(l.Document, a.person)
 			if k := slices.IndexFunc(mine.Measures, func(m drill.Measure) bool { return m.Number == c.Measure }); k >= 0 {
-				tries += load.Pool(mine, mine.Measures[k], l.TurnsOf(person.ID, t.Blocks[i]))
+				tries += load.Pool(mine, mine.Measures[k], l.TurnsOf(a.person.ID, a.t.Blocks[i]))
 			}
 		}
 		n := c.Count.Balls
@@ -131,19 +194,27 @@ func counted(
 
 func (p Played) say(length func(float64) string) string {
 	var parts []string
-	of := func(played, planned int, one, many string) {
-		switch {
-		case played == 0 && planned == 0:
-		case planned == 0:
-			parts = append(parts, units.Count(played, one, many))
-		default:
-			parts = append(parts, strconv.Itoa(played)+" of "+units.Count(planned, one, many))
+	of := func(played, sure, planned int, one, many string) {
+		if played == 0 && planned == 0 {
+			return
 		}
+		about, counted := "", ""
+		if sure < played {
+			about = "about "
+			if sure > 0 {
+				counted = ", " + strconv.Itoa(sure) + " of them counted"
+			}
+		}
+		if planned == 0 {
+			parts = append(parts, about+units.Count(played, one, many)+counted)
+			return
+		}
+		parts = append(parts, about+strconv.Itoa(played)+" of "+units.Count(planned, one, many)+counted)
 	}
-	of(p.Played.Balls, p.Planned.Balls, "stroke", "strokes")
-	of(p.Played.Overheads, p.Planned.Overheads, "overhead", "overheads")
+	of(p.Played.Balls, p.Sure.Balls, p.Planned.Balls, "stroke", "strokes")
+	of(p.Played.Overheads, p.Sure.Overheads, p.Planned.Overheads, "overhead", "overheads")
 	if p.Planned.Metres >= 1 || p.Played.Metres >= 1 {
-		parts = append(parts, "ran "+length(p.Played.Metres)+" of "+length(p.Planned.Metres))
+		parts = append(parts, "ran about "+length(p.Played.Metres)+" of "+length(p.Planned.Metres))
 	}
 	return strings.Join(parts, ", ")
 }
