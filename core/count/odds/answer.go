@@ -30,6 +30,8 @@ type Question struct {
 	Before []Leg         // what has to be met first, counted in the same unit; see Within
 	From   []score.State // where what is met first and the goal stand, one of these; none: nothing was counted yet
 	Have   int           // of as many as possible: what is made already
+
+	machine *score.Machine // of all its goals, where it is made already
 }
 
 // Answer is what a goal asks of somebody. Balls are points for a race and rallies for rallies; for as many
@@ -134,23 +136,23 @@ func (q Question) inBalls() score.Goal {
 	return g
 }
 
-// process is the goal run on chances, in what it counts: balls, points, strokes or rallies.
-func (q Question) process() process {
-	own := q.own()
-	return processOf(own.Goal, own.chance(), q.Partner)
-}
-
-// whole is the same with everything that has to be met before it.
-func (q Question) whole() process {
-	if len(q.Before) == 0 {
-		return q.process()
-	}
-	var goals score.Course
-	var chances []float64
+// course are the goals that are run on chances, the last one its own, with the chance of an attempt at each.
+func (q Question) course() (goals score.Course, chances []float64) {
 	for _, leg := range append(slices.Clone(q.Before), q.own()) {
 		goals, chances = append(goals, leg.Goal), append(chances, leg.chance())
 	}
-	return processOfCourse(goals, chances, 0)
+	return goals, chances
+}
+
+// process is the goal run on chances, with everything that has to be met before it, in what it counts: balls, points,
+// strokes or rallies.
+func (q Question) process() process {
+	goals, chances := q.course()
+	m := q.machine
+	if m == nil {
+		m = goals.Machine()
+	}
+	return processOfCourse(m, goals, chances, q.Partner)
 }
 
 // steps is the least number of makes that meet it, with everything before it.

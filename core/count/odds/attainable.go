@@ -54,10 +54,13 @@ func (q Question) within(ctx context.Context, from score.State) (float64, error)
 	if from == 0 && q.steps() > limit && !horizon {
 		return 0, nil
 	}
-	p := q.whole()
+	p := q.process()
 	if horizon {
 		_, _, met := p.moments(from)
 		return met, nil
+	}
+	if limit*p.Len() <= maxUpdates {
+		return p.soon(ctx, from, limit)
 	}
 	w, err := p.wait(ctx, from, 0, limit)
 	return w.within(limit), err

@@ -23,6 +23,10 @@ func (q Question) each(give func(q Question, share float64) error) error {
 	if len(q.Likely) == 0 {
 		return give(q, 1)
 	}
+	if q.machine == nil && !q.Goal.Timed() { // the same at all rates
+		goals, _ := q.course()
+		q.machine = goals.Machine()
+	}
 	for i, l := range q.Likely {
 		at := q
 		at.Likely, at.Rate = nil, l.Rate
@@ -42,16 +46,45 @@ func (q Question) each(give func(q Question, share float64) error) error {
 	return nil
 }
 
-// waits follows all that the rate may be, until so much of each is over, and up to its limit.
+// mostTogether is how many attempts are followed one by one of what is not known for sure: what takes longer is told as
+// more than a thousand.
+const mostTogether = Thousand
+
+// waits follows all that the rate may be side by side, until so much of it all is over, and up to each limit.
 func (q Question) waits(ctx context.Context, until float64) (mixture, error) {
 	var all mixture
-	err := q.each(func(at Question, share float64) error {
+	var walks []*walk
+	least := 0
+	_ = q.each(func(at Question, share float64) error { // which fails with what it calls only
 		limit, _ := at.limit()
-		w, err := at.whole().wait(ctx, 0, until, limit)
-		all = append(all, wait{w, limit, share})
-		return err
+		least = max(least, limit)
+		walks = append(walks, at.process().walk(0))
+		all = append(all, wait{limit: limit, share: share})
+		return nil
 	})
-	return all, err
+	const atOnce = 16 // attempts, before it is asked how much is over
+	for n := 0; n < mostTogether || n < least; n += atOnce {
+		if ctx.Err() != nil {
+			return nil, ctx.Err()
+		}
+		over, ended := true, 0.0
+		for i, k := range walks {
+			for range atOnce {
+				if !k.over {
+					k.step()
+				}
+			}
+			over = over && k.over
+			ended += all[i].share * k.within(n+atOnce)
+		}
+		if over || n+atOnce >= least && ended >= until {
+			break
+		}
+	}
+	for i, k := range walks {
+		all[i].waiting = k.waiting
+	}
+	return all, nil
 }
 
 // within is the chance to be finished within so many attempts.

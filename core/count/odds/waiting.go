@@ -21,12 +21,13 @@ type process struct {
 // processOf runs a goal's machine for somebody who makes an attempt with a chance; of a goal that two count together
 // the partner takes every second one.
 func processOf(g score.Goal, chance, partner float64) process {
-	return processOfCourse([]score.Goal{g}, []float64{chance}, partner)
+	goals := score.Course{g}
+	return processOfCourse(goals.Machine(), goals, []float64{chance}, partner)
 }
 
-// course is the same for goals that follow one another, each with its own chance.
-func processOfCourse(goals score.Course, chances []float64, partner float64) process {
-	p := process{Machine: goals.Machine()}
+// processOfCourse is the same for goals that follow one another, each with its own chance, by their machine.
+func processOfCourse(m *score.Machine, goals score.Course, chances []float64, partner float64) process {
+	p := process{Machine: m}
 	p.chance = make([]float64, p.Len())
 	leg, hard := -1, score.Hardness("")
 	rate := 0.0
@@ -231,62 +232,28 @@ func (p process) steps() steps {
 	return list
 }
 
+// soon is the chance to be finished within so many attempts from a state on, each of which is followed.
+func (p process) soon(ctx context.Context, begin score.State, attempts int) (float64, error) {
+	k := p.begin(begin)
+	for n := 1; n <= attempts && k.now[k.low] >= negligible; n++ {
+		if n%256 == 0 && ctx.Err() != nil {
+			return 0, ctx.Err()
+		}
+		k.on()
+	}
+	return k.ended(), nil
+}
+
 // wait works out how long a process takes from a state on: its moments, and its chances until they reach a share and as
 // many attempts as are asked for.
 func (p process) wait(ctx context.Context, begin score.State, until float64, least int) (waiting, error) {
-	var w waiting
-	w.mean, w.variance, w.met = p.moments(begin)
-	steps := p.steps()
-	n := len(steps.miss)
-	now, next := make([]float64, n+1), make([]float64, n+1)
-	now[begin] = 1
-	w.done = []float64{0}
-	ended, longer, hazard, same, updates := 0.0, 1.0, 0.0, 0, 0 // longer: the mean up to here
-	low, high := int(begin), int(begin)
-	for attempt := 1; ; attempt++ {
-		if attempt%256 == 0 && ctx.Err() != nil {
-			return w, ctx.Err()
+	k := p.walk(begin)
+	for n := 1; ; n++ {
+		if n%256 == 0 && ctx.Err() != nil {
+			return k.waiting, ctx.Err()
 		}
-		chances := p.chance
-		if p.other != nil && attempt%2 == 0 {
-			chances = p.other
-		}
-		before := ended
-		from, made, miss, up := now[low:high+1], chances[low:high+1], steps.miss[low:high+1], steps.up[low:high+1]
-		for i, mass := range from {
-			part := mass * made[i]
-			next[miss[i]] += mass - part
-			next[up[i]] += part
-		}
-		clear(from)
-		ended += next[n]
-		next[n] = 0
-		updates += high - low + 1
-		now, next = next, now
-		low, high = steps.bottom[low], steps.top[high]
-		for low < high && now[low] < negligible {
-			now[low] = 0
-			low++
-		}
-		for low < high && now[high] < negligible {
-			now[high] = 0
-			high--
-		}
-		w.done = append(w.done, math.Min(ended, 1))
-		rate := (ended - before) / (1 - before)
-		if rate > 0 && math.Abs(rate-hazard) <= 1e-12*rate {
-			same++
-		} else {
-			same = 0
-		}
-		hazard = rate
-		if same >= steady && p.other == nil && math.Abs(longer+(1-ended)/hazard-w.mean) <= 1e-9*w.mean {
-			w.hazard = hazard
-			return w, nil
-		}
-		longer += 1 - ended
-		if attempt >= least && ended >= until || now[low] < negligible || updates > maxUpdates {
-			return w, nil
+		if k.step(); k.over || n >= least && k.ended() >= until {
+			return k.waiting, nil
 		}
 	}
 }

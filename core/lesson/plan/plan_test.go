@@ -80,7 +80,7 @@ func BenchmarkLesson12x12(b *testing.B) {
 		d.Blocks = append(d.Blocks, block)
 		in.Drills[stored.ID], in.Rates[block.ID] = stored.Document, map[string]schedule.Rated{}
 		for _, p := range in.People {
-			in.Rates[block.ID][p.ID] = sample.Rated(stored.Document, 0.55)
+			in.Rates[block.ID][p.ID] = sample.Believed(stored.Document, 0.55)
 		}
 	}
 	for b.Loop() {

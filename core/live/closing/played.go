@@ -128,8 +128,8 @@ func (p *Played) add(a account) {
 	p.Sure.Serves += sure.Serves
 }
 
-// allows is how much of what a block holds the time allows that it was run: of a drill the time beside changing over and
-// setting up.
+// allows is how much of what a block holds the time allows that it was run: of a drill the time beside changing over
+// and setting up.
 func (a account) allows(n int) float64 {
 	s, block := a.t.Blocks[n], a.list[n].Block
 	ran := gone(s.Start, block, a.end)

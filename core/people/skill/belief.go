@@ -86,8 +86,8 @@ func Together(of []Belief) []Likely {
 
 // A normal distribution is looked at in so many steps to each side, each so many standard deviations wide.
 const (
-	lookedAt = 7
-	apart    = 0.4
+	lookedAt = 4
+	apart    = 0.65
 )
 
 // Mean is the chance in the mean of what it may be.
