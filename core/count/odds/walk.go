@@ -40,7 +40,7 @@ func (p process) begin(begin score.State) *walk {
 // ended is the chance to have ended so far.
 func (k *walk) ended() float64 { return k.done[len(k.done)-1] }
 
-// step follows the next attempt, and says whether there is no more to be learnt.
+// step follows the next attempt, and learns whether that is all there is to know.
 func (k *walk) step() {
 	before := k.ended()
 	k.on()

@@ -45,14 +45,19 @@ type Counted struct {
 
 // Answer says what to expect. It returns ctx.Err() when cancelled.
 func (a Asked) Answer(ctx context.Context) (Prospect, error) {
+	for i, m := range a.Drill.Measures { // the goals may have been others when it was counted
+		if c := a.counted(i); c != nil {
+			m.Goals = c.Goals
+			a.Drill = a.Drill.With(i, m)
+		}
+	}
 	d, m := a.Drill, a.Drill.Measures[a.Measure]
 	party := a.party()
 	rates := a.rates(party)
 	p := Prospect{
-		Student: a.Student, Measure: m.Number, Called: d.Called(m), Unit: m.What, Rate: rates[a.Measure].mean,
-		Joint: len(party) > 1, Keeps: party[0] == a.Student, goals: a.goals(a.Measure),
+		Student: a.Student, Measure: m.Number, Called: d.Called(m), Unit: m.What, Goal: m.Goal(), Rate: rates[a.Measure].mean,
+		Joint: len(party) > 1, Keeps: party[0] == a.Student, goals: m.Goals,
 	}
-	p.Goal = drill.Measure{Goals: p.goals, Who: m.Who}.Goal()
 	if p.goals.Check() != nil || !(p.Rate > 0) || p.Rate > 1 {
 		return p, nil
 	}
@@ -157,28 +162,20 @@ func (a Asked) counted(measure int) *Counted {
 	return a.Here.Counted(measure)
 }
 
-// goals are those of a measure, as they were when it was counted.
-func (a Asked) goals(measure int) score.Course {
-	if c := a.counted(measure); c != nil {
-		return c.Goals
-	}
-	return a.Drill.Measures[measure].Goals
-}
-
 // question is a goal of the measure after all that comes before it, in the attempts that are to come; short where the
 // clock holds fewer of them than are left.
 func (a Asked) question(goal int, rates []rate, party []string) (q odds.Question, short bool) {
 	m := a.Drill.Measures[a.Measure]
 	own := rates[a.Measure]
 	q = odds.Question{
-		Goal: a.goals(a.Measure)[goal], Rate: own.mean, Partner: own.mean, Likely: own.likely, Kinds: own.kinds, Unit: m.What,
+		Goal: m.Goals[goal], Rate: own.mean, Partner: own.mean, Likely: own.likely, Kinds: own.kinds, Unit: m.What,
 		Clock: playerfit.Clock(a.Drill, m, a.Rates[a.Student].Stroke, 1, a.Settings),
 	}
 	short = a.plan(&q, party)
 	q.Have = a.made()
 	at := drill.GoalAt{Measure: a.Measure, Goal: goal}
 	legs := append(a.Drill.Before(at), at)
-	if len(legs) > 1 && slices.ContainsFunc([]score.Goal{q.Goal, a.goals(legs[0].Measure)[0]}, ownTime) {
+	if len(legs) > 1 && slices.ContainsFunc([]score.Goal{q.Goal, a.Drill.Measures[legs[0].Measure].Goals[0]}, ownTime) {
 		legs = legs[len(legs)-1:] // each has a time of its own
 	}
 	if legs, q.From = a.from(legs); len(legs) == 0 {
@@ -187,7 +184,7 @@ func (a Asked) question(goal int, rates []rate, party []string) (q odds.Question
 	}
 	for _, at := range legs[:len(legs)-1] {
 		of := rates[at.Measure]
-		q.Before = append(q.Before, odds.Leg{Goal: a.goals(at.Measure)[at.Goal], Rate: of.mean, Likely: of.likely})
+		q.Before = append(q.Before, odds.Leg{Goal: a.Drill.Measures[at.Measure].Goals[at.Goal], Rate: of.mean, Likely: of.likely})
 	}
 	return q, short
 }

@@ -143,3 +143,34 @@ func TestWhatIsCountedTogetherIsLeftForAll(t *testing.T) {
 	require.Equal(t, 3*left(1, 0), left(3, 0))
 	require.Equal(t, left(3, 0)-5, left(3, 5))
 }
+
+// A coach who changes the goals of a drill that is being counted is told of those that were counted, more or fewer than
+// there are now.
+func TestGoalsThatAreChangedUnderWay(t *testing.T) {
+	t.Parallel()
+	stored := library.All()[0]
+	of := func(goals ...score.Goal) library.Stored {
+		d := stored.Document.Clone()
+		d.Measures = d.Measures[:1]
+		d.Measures[0].Goals = goals
+		return library.Stored{ID: stored.ID, Document: d}
+	}
+	total := func(n int) score.Goal { return score.Goal{Kind: score.Total, Count: n} }
+	for _, c := range [][2]library.Stored{
+		{of(total(2), total(3), total(4)), of(total(5))},
+		{of(total(5)), of(total(2), total(3), total(4))},
+	} {
+		k := kitOf(1, c[0])
+		begins := atDrill(t, &k)
+		do(t, &k, underway.Act{ID: idOf(4, 2), At: after(begins), Tap: &underway.Tap{
+			Run: idOf(5, 1), Block: k.Document.Blocks[2].ID, Student: k.Document.Students[0], Measure: 1,
+			Entry: tally.Entry{Kind: tally.Made, At: after(begins)},
+		}})
+		k.Drills[stored.ID] = c[1].Document
+		k.Becomes(k.Document)
+		for _, counter := range view(t, k, after(begins)).Counters {
+			require.NotNil(t, counter.Chance)
+			require.Equal(t, c[0].Document.Main().Goal(), counter.Goal)
+		}
+	}
+}
