@@ -77,17 +77,13 @@ func (a asked) played(ctx context.Context, level student.Level) (Played, error) 
 		return Played{}, err
 	}
 	turn := simulation.Simulation{Timeline: line, Player: player}
-	fit, err := playerfit.For(ctx, d, turn, []playerfit.Evidence{{Level: level}}, 1, s)
-	if err != nil {
-		return Played{}, err
-	}
-	known, err := playerfit.Know(ctx, d, player, level, s)
+	fit, err := playerfit.For(ctx, d, turn, []playerfit.Evidence{{Level: level, Typical: true}}, 1, s)
 	if err != nil {
 		return Played{}, err
 	}
 	p := Played{Fit: fit.Measures[0]}
-	if len(known.Balls[0]) > 0 {
-		p.Ball = known.Balls[0][0]
+	if len(p.Fit.Balls) > 0 {
+		p.Ball = p.Fit.Balls[0]
 	}
 	if len(turn.Timeline.Interceptions) > 0 {
 		p.Met = turn.Timeline.Interceptions[0]

@@ -53,6 +53,9 @@ func At(drillID string, number int) string { return fmt.Sprintf("%s#%d", drillID
 
 // Rates are what is known of somebody's rates at a measure: what their skill makes of its attempts.
 func (e Evidence) Rates(m drill.Measure, t Tried) odds.Estimates {
+	if e.Typical {
+		return t.Typical()
+	}
 	who := e.Skill
 	if who == nil {
 		who = &skill.Skill{}

@@ -27,6 +27,8 @@ type Evidence struct {
 	Level student.Level
 	Skill *skill.Skill // nil: nothing was counted
 	Drill string       // its identifier, by which what was counted at it is told apart
+	// Typical is somebody just as good as the level, as what is known of a level is told of.
+	Typical bool
 	// Unknown is how many attempts are not in it, as it cannot be known how hard they were.
 	Unknown int
 	Day     int              // on which it is asked; see skill.Count

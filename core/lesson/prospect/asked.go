@@ -183,8 +183,8 @@ func (a Asked) question(goal int, rates []rate, party []string) (q odds.Question
 		return q, short
 	}
 	for _, at := range legs[:len(legs)-1] {
-		of := rates[at.Measure]
-		q.Before = append(q.Before, odds.Leg{Goal: a.Drill.Measures[at.Measure].Goals[at.Goal], Rate: of.mean, Likely: of.likely})
+		of, goal := rates[at.Measure], a.Drill.Measures[at.Measure].Goals[at.Goal]
+		q.Before = append(q.Before, odds.Leg{Goal: goal, Rate: of.mean, Likely: of.likely})
 	}
 	return q, short
 }
