@@ -26,8 +26,7 @@
         {#if first.called}<strong class="font-medium"
             ><span class="drum-digits">{first.measure}</span> {first.called}:</strong
           >{/if}
-        {first.tries}
-        {first.joint ? 'together' : 'each'}; {first.goal}{first.times
+        {`${first.tries} ${first.joint ? 'together' : 'each'}`}; {first.goal}{first.times
           ? `${first.race ? ', over in time' : ''}: ${same.map((each) => `${each.name} ${each.times}`).join(', ')}`
           : ''}.
       </li>
