@@ -7,7 +7,6 @@ import (
 	"slices"
 
 	"hodometer/core/drill"
-	"hodometer/core/drill/library"
 	"hodometer/core/drill/playerfit"
 	"hodometer/core/lesson"
 	"hodometer/core/lesson/schedule"
@@ -115,10 +114,10 @@ func (s *Repository) judged(
 
 // lessonsOf are the lessons in which attempts were made, as they are scheduled, and the drills that were played.
 type lessonsOf struct {
-	documents map[string]lesson.Document
-	inputs    map[string]schedule.Inputs
-	drills    map[string]drill.Document
-	settings  coach.Settings
+	records  map[string]store.Record[lesson.Document]
+	inputs   map[string]schedule.Inputs
+	drills   map[string]drill.Document
+	settings coach.Settings
 }
 
 func (s *Repository) placesOf(
@@ -126,47 +125,39 @@ func (s *Repository) placesOf(
 	places []store.Place,
 	at map[int64]store.Practice,
 ) (lessonsOf, error) {
-	found := lessonsOf{
-		documents: map[string]lesson.Document{}, inputs: map[string]schedule.Inputs{}, drills: map[string]drill.Document{},
+	ids := make([]string, len(places))
+	for i, place := range places {
+		ids[i] = place.Lesson
 	}
-	var ids []string
-	for _, place := range places {
-		if !slices.Contains(ids, place.Lesson) {
-			ids = append(ids, place.Lesson)
-		}
-	}
-	records, err := s.Store.Lessons.Some(ctx, ids)
+	slices.Sort(ids)
+	records, err := s.Store.Lessons.Some(ctx, slices.Compact(ids))
 	if err != nil {
-		return found, err
+		return lessonsOf{}, err
 	}
-	var documents []lesson.Document
-	var in []string
-	for _, id := range ids {
-		if record, there := records[id]; there {
-			documents, in = append(documents, record.Document), append(in, id)
-		}
-	}
-	// A drill that was taken out of its lesson since is there, too.
-	var bare lesson.Document
+	var bare lesson.Document // a drill that was taken out of its lesson since is there, too
 	for _, p := range at {
 		bare.Blocks = append(bare.Blocks, lesson.Block{Drill: p.Drill})
 	}
-	from, err := s.sources(ctx, append(documents, bare)...)
+	documents := []lesson.Document{bare}
+	for _, record := range records {
+		documents = append(documents, record.Document)
+	}
+	from, err := s.sources(ctx, documents...)
 	if err != nil {
-		return found, err
+		return lessonsOf{}, err
 	}
-	found.drills, found.settings = from.drills, from.settings
-	for i, d := range documents {
-		found.documents[in[i]] = d
-		found.inputs[in[i]] = schedule.Gather(d, from.drills, from.games, from.people(d.Students), from.settings)
+	inputs := make(map[string]schedule.Inputs, len(records))
+	for id, record := range records {
+		d := record.Document
+		inputs[id] = schedule.Gather(d, from.drills, from.games, from.people(d.Students), from.settings)
 	}
-	return found, nil
+	return lessonsOf{records, inputs, from.drills, from.settings}, nil
 }
 
 // played is a drill as somebody played it at a place: as it is written where its block is gone or plays another one by
 // now.
 func (from lessonsOf) played(id string, place store.Place, person lesson.Person) (drill.Document, bool) {
-	blocks := from.documents[place.Lesson].Blocks
+	blocks := from.records[place.Lesson].Document.Blocks
 	i := slices.IndexFunc(blocks, func(b lesson.Block) bool { return b.ID == place.Block && b.Drill == id })
 	if i >= 0 {
 		if document, there := from.inputs[place.Lesson].Drills[blocks[i].Plays()]; there {
@@ -174,8 +165,5 @@ func (from lessonsOf) played(id string, place store.Place, person lesson.Person)
 		}
 	}
 	document, there := from.drills[id]
-	if !there {
-		document, there = library.Find(id)
-	}
 	return document.For(person.Profile.Hand), there
 }

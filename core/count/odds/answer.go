@@ -229,8 +229,11 @@ func (q Question) waited(ctx context.Context) (Answer, error) {
 	if p.other != nil {
 		share = 1 - 1e-13 // their mean is summed up from it
 	}
-	w, err := p.wait(ctx, 0, share, limit)
-	if err != nil {
+	var w waiting
+	var err error
+	if len(q.Likely) > 0 && p.other == nil { // no more is told of the rate in the mean
+		w.mean, w.variance, w.met = p.moments(0)
+	} else if w, err = p.wait(ctx, 0, share, limit); err != nil {
 		return Answer{}, err
 	}
 	if p.other != nil && w.done[len(w.done)-1] >= share {

@@ -167,12 +167,18 @@ func (c Course) StandJointly(made int) Standing {
 	if c.Check() != nil {
 		return c.unknown()
 	}
-	m := c.Machine()
-	s := State(0)
+	m, states := c.StatesJointly(made)
+	return c.standing(m, states, tally.Count{Made: made, Balls: made})
+}
+
+// StatesJointly is the state of a goal that makes sense which several players count together, after what each of them
+// made; see States.
+func (c Course) StatesJointly(made int) (*Machine, []State) {
+	m, s := c.Machine(), State(0)
 	for range min(made, m.Len()) {
 		s = m.Next(s, Make)
 	}
-	return c.standing(m, []State{s}, tally.Count{Made: made, Balls: made})
+	return m, []State{s}
 }
 
 // unknown is the standing of a course that was stored by an earlier version and makes no sense any more.

@@ -80,8 +80,13 @@ func Planned(q odds.Question, d drill.Document, m drill.Measure, turns, played f
 		q.Balls, q.Seconds = 0, played
 		return q
 	}
-	q.Balls = load.Pool(d, m, turns)
-	q.Seconds = q.Clock.Seconds(float64(q.Balls)) + q.Clock.Gap/2
+	return Holding(q, load.Pool(d, m, turns))
+}
+
+// Holding is the question with so many attempts, and the time that they take.
+func Holding(q odds.Question, attempts int) odds.Question {
+	q.Balls = attempts
+	q.Seconds = q.Clock.Seconds(float64(attempts)) + q.Clock.Gap/2
 	return q
 }
 

@@ -31,8 +31,8 @@ type Asked struct {
 
 // Here is where a drill stands while it is played.
 type Here struct {
-	Left    float64                    // share of the time of the block that the clock still holds
-	Counted func(measure int) *Counted // what was counted at a measure, from 0; nil where nothing was
+	Left    float64    // share of the time of the block that the clock still holds
+	Counted []*Counted // what was counted at each measure, in order; nil where nothing was
 }
 
 // Counted is what was counted at a measure, by all who are on the count, towards the goals as they were then.
@@ -92,7 +92,6 @@ func (a Asked) Answer(ctx context.Context) (Prospect, error) {
 type rate struct {
 	mean   float64
 	likely []skill.Likely
-	kinds  odds.Kinds
 }
 
 // party is who is on the count of the student: of two sides each counts their own.
@@ -136,7 +135,7 @@ func (a Asked) rates(party []string) []rate {
 // before is what was known of a measure before anything was counted.
 func (a Asked) before(measure int, party []string) rate {
 	own := a.Rates[a.Student].Measures[measure]
-	r := rate{mean: own.Rate.Mean, likely: own.Rate.Belief.Likely(), kinds: own.Kinds}
+	r := rate{mean: own.Rate.Mean, likely: own.Rate.Belief.Likely()}
 	if len(party) == 1 {
 		return r
 	}
@@ -159,18 +158,16 @@ func (a Asked) counted(measure int) *Counted {
 	if a.Here == nil {
 		return nil
 	}
-	return a.Here.Counted(measure)
+	return a.Here.Counted[measure]
 }
 
 // question is a goal of the measure after all that comes before it, in the attempts that are to come; short where the
 // clock holds fewer of them than are left.
 func (a Asked) question(goal int, rates []rate, party []string) (q odds.Question, short bool) {
 	m := a.Drill.Measures[a.Measure]
-	own := rates[a.Measure]
-	q = odds.Question{
-		Goal: m.Goals[goal], Rate: own.mean, Partner: own.mean, Likely: own.likely, Kinds: own.kinds, Unit: m.What,
-		Clock: playerfit.Clock(a.Drill, m, a.Rates[a.Student].Stroke, 1, a.Settings),
-	}
+	known, all := a.Rates[a.Student], rates[a.Measure]
+	q = playerfit.Ask(a.Drill, m, m.Goals[goal], known.Measures[a.Measure], known.Stroke, 1, a.Settings)
+	q.Rate, q.Partner, q.Likely = all.mean, all.mean, all.likely
 	short = a.plan(&q, party)
 	q.Have = a.made()
 	at := drill.GoalAt{Measure: a.Measure, Goal: goal}
@@ -209,8 +206,7 @@ func (a Asked) plan(q *odds.Question, party []string) (short bool) {
 	}
 	left := max(0, q.Balls-a.tried())
 	clock := int(math.Round(a.Here.Left * float64(q.Balls)))
-	q.Balls = min(left, clock)
-	q.Seconds = q.Clock.Seconds(float64(q.Balls)) + q.Clock.Gap/2
+	*q = playerfit.Holding(*q, min(left, clock))
 	return clock < left
 }
 
@@ -270,12 +266,8 @@ func (c Counted) done() int {
 
 // states are where the goals may stand.
 func (c Counted) states() (*score.Machine, []score.State) {
-	if !c.Goals.Joint() {
-		return c.Goals.States(c.Devices...)
+	if c.Goals.Joint() {
+		return c.Goals.StatesJointly(c.Joint)
 	}
-	m, s := c.Goals.Machine(), score.State(0)
-	for range min(c.Joint, m.Len()) {
-		s = m.Next(s, score.Make)
-	}
-	return m, []score.State{s}
+	return c.Goals.States(c.Devices...)
 }

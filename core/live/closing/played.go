@@ -108,7 +108,8 @@ func (p *Played) add(a account) {
 		whole.Add(comes, 1)
 		ran.Add(comes, a.allows(n))
 	}
-	share := a.counted()
+	own := a.own()
+	share := a.counted(own)
 	if !math.IsNaN(share) {
 		p.Counted++
 		if most := share * whole.Playing; most < ran.Playing {
@@ -116,9 +117,9 @@ func (p *Played) add(a account) {
 		}
 	}
 	sure := Strokes{
-		Balls:     underway.CountedOf(a.own(), a.person.ID, student.Balls),
-		Overheads: underway.CountedOf(a.own(), a.person.ID, student.Overheads),
-		Serves:    underway.CountedOf(a.own(), a.person.ID, student.Serves),
+		Balls:     underway.CountedOf(own, a.person.ID, student.Balls),
+		Overheads: underway.CountedOf(own, a.person.ID, student.Overheads),
+		Serves:    underway.CountedOf(own, a.person.ID, student.Serves),
 	}
 	ran.Balls, ran.Overheads, ran.Serves = max(ran.Balls, sure.Balls), max(ran.Overheads, sure.Overheads),
 		max(ran.Serves, sure.Serves)
@@ -163,9 +164,9 @@ func put(ctx context.Context, d lesson.Document, in *schedule.Inputs) (schedule.
 
 // counted is how much of the attempts that the blocks hold was counted: at measures that follow one another and share
 // the balls at all of them, else at the measure of which most was; not a number where nothing was.
-func (a account) counted() float64 {
+func (a account) counted(own []underway.Counter) float64 {
 	share, balls, measures := math.NaN(), 0, []int{}
-	for _, c := range a.own() {
+	for _, c := range own {
 		one := c.Unit == score.Ball || c.Unit == score.Sequence || c.Unit == score.Repetition || c.Unit == score.Rally
 		if c.Count.Balls == 0 || !one {
 			continue

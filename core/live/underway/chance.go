@@ -46,12 +46,14 @@ func (k *Kit) chances(
 		if j < 0 || len(rates[c.Student].Measures) != len(mine.Measures) || byClock(mine.Measures[j]) {
 			continue
 		}
+		soFar := make([]*prospect.Counted, len(mine.Measures))
+		for i, m := range mine.Measures {
+			soFar[i] = k.soFar(c.Counted, c.Student, m.Number)
+		}
 		p, err := prospect.Asked{
 			Drill: mine, Measure: j, Student: c.Student, Turns: s.Load.Turns, There: there, Lines: s.Load.Lines,
 			Rates: rates, Settings: in.Settings,
-			Here: &prospect.Here{Left: left, Counted: func(measure int) *prospect.Counted {
-				return k.soFar(c.Counted, c.Student, mine.Measures[measure].Number)
-			}},
+			Here: &prospect.Here{Left: left, Counted: soFar},
 		}.Answer(ctx)
 		if err != nil {
 			return err
