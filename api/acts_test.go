@@ -258,10 +258,8 @@ func TestCountsAndTheirSummariesAreTheSame(t *testing.T) {
 	require.Equal(t, tally.Undo, kit.Counted[0].Runs[0].Entries[2].Kind)
 	view, err := kit.View(t.Context(), c.now)
 	require.NoError(t, err)
-	require.Equal(
-		t,
-		read[underway.Courtside](t, c.ask("GET", "/api/lessons/"+id+"/courtside", nil)),
-		view,
-		"what is packed is all that is needed",
-	)
+	seen, err := json.Marshal(view)
+	require.NoError(t, err)
+	require.JSONEq(t, c.ask("GET", "/api/lessons/"+id+"/courtside", nil).Body.String(), string(seen),
+		"what is packed is all that is needed")
 }

@@ -12,6 +12,7 @@ import (
 	"hodometer/core/lesson/plan"
 	"hodometer/core/live/scoreboard"
 	"hodometer/core/sport/sports"
+	"hodometer/internal/golden"
 )
 
 // A stroke that is counted in a game stands beside the same stroke in drills, and moves nobody on the ladder.
@@ -74,7 +75,7 @@ func TestAStrokeInGamesStandsBesideDrills(t *testing.T) {
 	for _, each := range after.InGames {
 		found[each.Stroke] = each
 	}
-	require.Equal(t, &want, found[stroke].Transfer)
+	require.Equal(t, golden.Line(t, want, 9), golden.Line(t, found[stroke].Transfer, 9))
 	require.Equal(t, odds.Done{Missed: 1}, found[sports.Lob].Games)
 	require.Nil(t, found[sports.Lob].Transfer, "nothing in drills to set it against")
 	require.Equal(t, before.Strokes, after.Strokes)

@@ -314,6 +314,7 @@ func (s *Desk) previewDrill(ctx context.Context, _ request.None, body DrillPrevi
 	if worked.Simulation, err = simulation.Run(ctx, seen, player, settings); err != nil {
 		return WorkedDrill{}, err
 	}
+	worked.Simulation.Metrics = worked.Simulation.Figures(seen, worked.Report.Load.Waiting, settings)
 	worked.PlayerFit, err = playerfit.For(ctx, seen, worked.Simulation, evidence, body.People, settings)
 	return worked, err
 }

@@ -2,6 +2,7 @@ package drill
 
 import (
 	"fmt"
+	"slices"
 
 	"hodometer/core/basics/invalid"
 	"hodometer/core/basics/units"
@@ -88,8 +89,20 @@ var named = map[PlaceKind][]string{
 	Strip: {"strip", "line"}, Rope: {"rope", "cord"}, Basket: {"basket", "box", "tube"},
 }
 
-// Carry is what a drill needs to be brought: its list of equipment, and what stands on its court that no line of the
-// list speaks of.
+// FromContainer says whether the balls come out of a basket, a tube or a box: where the list of equipment or the court
+// says so, or where loose balls are fed and the list speaks of no balls.
+func (d Document) FromContainer() bool {
+	if mentions(d.Equipment, named[Basket]) {
+		return true
+	}
+	of := sports.Of(d.Sport)
+	return slices.ContainsFunc(d.Places, func(p Place) bool { return p.Kind == Basket }) ||
+		d.Pattern.Rally == nil && !d.Pattern.OneBall() && d.Pattern.BallsPerTurn() > 0 &&
+			!mentions(d.Equipment, []string{of.One, of.Many, "ball"})
+}
+
+// Carry is what a drill needs to be brought: its list of equipment, and what its balls come out of or stands on its
+// court that no line of the list speaks of.
 func (d Document) Carry() []string {
 	list := append([]string{}, d.Equipment...)
 	for _, kind := range []PlaceKind{Cone, Obstacle, Strip, Rope, Basket} {
@@ -102,6 +115,9 @@ func (d Document) Carry() []string {
 		if n > 0 && !mentions(d.Equipment, named[kind]) {
 			list = append(list, units.Count(n, string(kind), string(kind)+"s"))
 		}
+	}
+	if d.FromContainer() && !mentions(list, named[Basket]) {
+		list = append(list, "1 "+string(sports.Of(d.Sport).Carried))
 	}
 	return list
 }

@@ -42,7 +42,6 @@ func (r Rules) Metrics(f Forecast, c Chances, t sports.Tempo) []metric.Metric {
 			Name:  "Rally and pause",
 			Value: fmt.Sprintf("%s s, give or take %s s", units.Decimal(mean, 1), units.Decimal(sd, 1)),
 		},
-		{Name: "Rallies", Value: units.Decimal(f.Rallies, 1)},
 	}
 	const timed, practice = "Rallies × (strokes × seconds a stroke + pause); rallies vary as they are worked out, " +
 		"strokes as if each ended the rally with the same chance", "Strokes and pauses: common practice, no source"
@@ -82,13 +81,7 @@ func (r Rules) Metrics(f Forecast, c Chances, t sports.Tempo) []metric.Metric {
 			"rallies",
 			metric.Derivation{Formula: "999 of 1000 games have at most so many", Inputs: chances, Source: source},
 		),
-		metric.New(
-			"Minutes",
-			d.Mean,
-			units.Decimal(d.Mean, 1),
-			"min",
-			metric.Derivation{Formula: timed, Inputs: tempo, Source: practice},
-		),
+		metric.Worked(metric.Derivation{Sums: minutes(f, t), Source: practice}),
 		metric.New(
 			"Half of them",
 			d.High50-d.Low50,
@@ -104,4 +97,16 @@ func (r Rules) Metrics(f Forecast, c Chances, t sports.Tempo) []metric.Metric {
 			metric.Derivation{Formula: timed, Inputs: tempo, Source: practice},
 		),
 	)
+}
+
+// minutes are how the mean minutes of a game came about.
+func minutes(f Forecast, t sports.Tempo) []metric.Sum {
+	seconds := metric.Decimal(1, "s")
+	strokes := metric.Times.Work("A rally", seconds,
+		metric.Decimal(1, "strokes").Of("Strokes on average", t.Strokes), metric.Decimal(2, "s").Of("A stroke", t.Stroke))
+	rally := metric.Added.Work("Rally and pause", seconds, strokes.Gives, seconds.Of("Until the next feed", t.Between))
+	all := metric.Times.Work("All rallies", seconds,
+		metric.Decimal(1, "rallies").Of("Rallies on average", f.Rallies), rally.Gives)
+	return []metric.Sum{strokes, rally, all, metric.Shared.Work("Minutes", metric.Decimal(1, "min").Fixed(),
+		all.Gives, seconds.Of("A minute", 60))}
 }

@@ -9,6 +9,7 @@ import (
 	"hodometer/core/game"
 	"hodometer/core/sport/sports"
 	"hodometer/internal/golden"
+	"hodometer/internal/pencil"
 )
 
 // TestTheGamesOfTheLibrary: what every game says of itself, what is expected of it, and how one goes that is played
@@ -24,6 +25,7 @@ func TestTheGamesOfTheLibrary(t *testing.T) {
 		fmt.Fprintln(&b, "  ", golden.Line(t, forecast, 3), err)
 		for _, m := range d.Rules.Metrics(forecast, chances, sports.Of(d.Sport).Tempo) {
 			fmt.Fprintf(&b, "   %s %.3f %s\n", m.Name, m.Value, m.Unit)
+			pencil.Check(t, d.Name, m.Derivation)
 		}
 		steps, err := d.Rules.PlayedThrough(chances, uint64(i+1), 12)
 		fmt.Fprintln(&b, "  ", len(steps), err)

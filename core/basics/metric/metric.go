@@ -1,12 +1,15 @@
 // Package metric carries figures and how they came about, so that a coach can open any number and check it.
 package metric
 
-// Derivation is the arithmetic behind one figure.
+import "strings"
+
+// Derivation is how one figure came about: by sums that anybody can do again, where it did, and what else went into it.
 type Derivation struct {
 	Figure  string  `json:"figure" description:"What the figure is called"`
 	Value   string  `json:"value" description:"The figure with its unit"`
-	Formula string  `json:"formula" description:"The formula in words"`
-	Inputs  []Input `json:"inputs" description:"The numbers put in, in order"`
+	Formula string  `json:"formula" description:"The rule in words; empty where the sums say it"`
+	Sums    []Sum   `json:"sums,omitempty" description:"One after the other; the last gives the figure"`
+	Inputs  []Input `json:"inputs" description:"What else went in, in order"`
 	Source  string  `json:"source" description:"Where the rule comes from"`
 }
 
@@ -33,6 +36,24 @@ type Metric struct {
 
 // New makes a metric and fills the name and the value of its derivation from it.
 func New(name string, value float64, text, unit string, d Derivation) Metric {
-	d.Figure, d.Value = name, text+" "+unit
+	d.Figure, d.Value = name, strings.TrimSpace(text+" "+unit)
 	return Metric{Name: name, Value: value, Text: text, Unit: unit, Derivation: d}
+}
+
+// Worked is a metric that is what the last of the sums of its derivation gives.
+func Worked(d Derivation) Metric {
+	d = d.Settled()
+	last := d.Sums[len(d.Sums)-1].Gives
+	return New(last.Name, last.Number, last.Text, last.Unit, d)
+}
+
+// Settled is the derivation with its sums printed so that they come out one after the other.
+func (d Derivation) Settled() Derivation {
+	if len(d.Sums) > 0 {
+		d.Sums = settled(d.Sums)
+	}
+	if d.Inputs == nil {
+		d.Inputs = []Input{}
+	}
+	return d
 }

@@ -7,9 +7,12 @@ import (
 	"time"
 )
 
+// Round is a number rounded to whole ones, halves away from zero: also a half that arithmetic left a hair below.
+func Round(value float64) float64 { return math.Round(value + math.Copysign(1e-9, value)) }
+
 // Clock writes seconds as minutes and seconds: 2:05.
 func Clock(seconds float64) string {
-	whole := int(math.Round(math.Abs(seconds)))
+	whole := int(Round(math.Abs(seconds)))
 	sign := ""
 	if seconds < 0 && whole > 0 {
 		sign = "−"

@@ -67,6 +67,15 @@ func Attempts(n float64) string {
 	return units.Decimal(math.Round(n), 0)
 }
 
+// Written are numbers of attempts as they are said, each on its own.
+func Written(parts []metric.Part) []metric.Input {
+	list := make([]metric.Input, len(parts))
+	for i, p := range parts {
+		list[i] = metric.Input{Name: p.Name, Value: Attempts(p.Number) + " " + p.Unit}
+	}
+	return list
+}
+
 // about writes a mean number of attempts.
 func about(n float64) string {
 	if n > Thousand {
@@ -86,6 +95,18 @@ func lasting(seconds float64) string {
 	return minutes(seconds) + " min"
 }
 
+// shared is the goal ÷ how often one attempt counts for it, where that is the mean of the answer: not where it has to
+// be reached after something else, was begun, or is made together.
+func (q Question) shared(a Answer, name string, rate float64) []metric.Sum {
+	_, many := q.words()
+	asked := float64(q.Goal.Count)
+	if len(q.Before)+len(q.From) > 0 || a.Mean > Thousand || math.Abs(a.Mean*rate-asked) > 1e-6*asked {
+		return nil
+	}
+	return []metric.Sum{metric.Shared.Work("About", metric.Decimal(0, many).Fixed(),
+		metric.Decimal(0, "").Of("Goal", asked), metric.OfTen.Of(name, rate))}
+}
+
 // derivation is how the answer to a waiting time came about.
 func (q Question) derivation(a Answer) metric.Derivation {
 	w := metric.Derivation{
@@ -95,6 +116,7 @@ func (q Question) derivation(a Answer) metric.Derivation {
 	add := func(name, value string) { w.Inputs = append(w.Inputs, metric.Input{Name: name, Value: value}) }
 	switch q.Goal.Kind {
 	case score.Total, score.Together:
+		w.Sums = q.shared(a, "Made", q.Rate)
 		w.Formula, w.Source = "goal ÷ rate; the chances are those of the negative binomial distribution", "Any text on "+
 			"the negative binomial distribution"
 	case score.AsManyAsPossible:
@@ -111,6 +133,7 @@ func (q Question) derivation(a Answer) metric.Derivation {
 			"were played", metric.OwnArithmetic
 	case score.Rallies:
 		b := bandOf(q.Goal, q.Rate)
+		w.Sums = q.shared(a, "Rallies of that length", b.wanted)
 		w.Formula, w.Source = "goal ÷ share of rallies of the wanted length; a rally of n strokes has the chance rateⁿ",
 			"Geometric distribution"
 		add("Rallies of that length", Times(b.wanted))

@@ -249,16 +249,19 @@ func (e Exchange) sentence(r Rallied) string {
 
 func (e Exchange) derivation(r Rallied, there, back trip) metric.Derivation {
 	speed := func(v float64) string { return units.Decimal(v, 1) + " m/s" }
+	seconds := metric.Decimal(2, "s")
+	both := metric.Added.Work("There and back", seconds,
+		seconds.Of("There", there.seconds), seconds.Of("Back", back.seconds))
 	w := metric.Derivation{
 		Figure: "Balls a minute",
 		Value:  units.Decimal(r.PerMinute, 1),
-		Formula: "120 ÷ (seconds there + seconds back); a miss takes its ball's time and the restart, and the count " +
-			"carries on",
+		Sums: []metric.Sum{both, metric.Shared.Work("Balls a minute", metric.Decimal(1, "").Fixed(),
+			seconds.Of("Two balls a minute take", 120), both.Gives)},
+		Formula: "A miss takes its ball's time and the restart, and the count carries on",
 		Inputs: []metric.Input{
 			{Name: "From the net", Value: units.Metres.Length(e.Near) + " and " + units.Metres.Length(e.Far)},
 			{Name: "Over the net", Value: units.Metres.Length(e.Height)},
-			{Name: "There", Value: units.Decimal(there.seconds, 2) + " s at " + speed(there.speed)},
-			{Name: "Back", Value: units.Decimal(back.seconds, 2) + " s at " + speed(back.speed)},
+			{Name: "Pace there, and back", Value: speed(there.speed) + ", " + speed(back.speed)},
 			{Name: "Kept in play", Value: ofTen(e.Rate)},
 			{Name: "Starting again", Value: units.Decimal(e.Restart, 1) + " s"},
 		},
@@ -270,5 +273,5 @@ func (e Exchange) derivation(r Rallied, there, back trip) metric.Derivation {
 			metric.Input{Name: fmt.Sprintf("%d in %s s needs", e.Wanted, units.Decimal(e.Seconds, 0)), Value: speed(*r.Needed)},
 		)
 	}
-	return w
+	return w.Settled()
 }

@@ -120,21 +120,22 @@ func chosen(w weighted) Rate {
 	}, Belief: skill.Belief{Attempt: skill.Attempt{Balls: []float64{}}}}
 	between := fmt.Sprintf("between %s and %s", units.Decimal(10*r.Low, 1), ofTen(r.High))
 	r.Sentence = fmt.Sprintf("makes about %s, %s: %d of %d on this drill", ofTen(r.Mean), between, w.right, w.balls)
+	weigh := metric.Decimal(1, "balls")
+	chose := metric.Added.Work("Chosen right", weigh,
+		weigh.Of(fmt.Sprintf("Right, %d of them, as they weigh today", w.right), w.made),
+		weigh.Of("Even chances", choiceBalls/2))
+	all := metric.Added.Work("Choices", weigh,
+		weigh.Of(fmt.Sprintf("All %d, as they weigh today", w.balls), w.made+w.missed), weigh.Of("Even chances", choiceBalls))
 	r.Derivation = metric.Derivation{
-		Figure: "Right choices",
-		Value:  ofTen(r.Mean),
-		Formula: "(right + even chances) ÷ (choices + even chances): the mean of a beta distribution; each choice counts " +
-			"half after four weeks",
+		Figure:  "Right choices",
+		Value:   ofTen(r.Mean),
+		Sums:    []metric.Sum{chose, all, metric.Shared.Work("Right choices", metric.OfTen, chose.Gives, all.Gives)},
+		Formula: "The mean of a beta distribution; each choice counts half after four weeks",
 		Inputs: []metric.Input{
-			{
-				Name:  "On this drill",
-				Value: fmt.Sprintf("%d of %d, weighing %s today", w.right, w.balls, units.Decimal(w.made+w.missed, 1)),
-			},
-			{Name: "Even chances", Value: "worth " + units.Balls(int(choiceBalls))},
 			{Name: "8 times in 10", Value: between},
 		},
 		Source: "Beta-binomial model; weights: common practice, no source",
-	}
+	}.Settled()
 	return r
 }
 

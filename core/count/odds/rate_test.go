@@ -11,6 +11,7 @@ import (
 	"hodometer/core/people/skill"
 	"hodometer/core/sport/court"
 	"hodometer/core/sport/sports"
+	"hodometer/internal/pencil"
 )
 
 // E. B. Wilson, JASA 22 (1927) 209: 7 of 10 at 95 % is 0.397 to 0.892.
@@ -58,6 +59,7 @@ func TestChoicesAndPointsAreApart(t *testing.T) {
 	e := odds.Marked(own)
 	require.InDelta(t, 15.0/46, e.Choice.Mean, 1e-12, "three of six before, and 12 of 40")
 	require.Contains(t, e.Choice.Sentence, "12 of 40 on this drill")
+	pencil.Check(t, "choices", e.Choice.Derivation)
 	require.Greater(t, e.Between.Low, 0.2)
 	require.Nil(t, odds.Marked(own[:1]).Between)
 	require.Nil(t, odds.Marked(own[1:]).Choice)

@@ -12,6 +12,7 @@ import (
 	"hodometer/core/people/student"
 	"hodometer/core/sport/court"
 	"hodometer/internal/golden"
+	"hodometer/internal/pencil"
 )
 
 // TestTheAnswersOfEveryKindOfGoal: what a goal of every kind takes three players, alone and taking turns, with what
@@ -59,6 +60,7 @@ func TestTheAnswersOfEveryKindOfGoal(t *testing.T) {
 				q.Before = []odds.Leg{{Goal: score.Goal{Kind: score.Streak, Count: 3}, Rate: 0.5}}
 			}
 			answer, err := q.Answer(t.Context())
+			pencil.Check(t, q.Goal.String(), answer.Derivation)
 			fmt.Fprintln(&b, "  ", rate, golden.Line(t, answer, 3), err)
 			within, err := q.Within(t.Context())
 			fmt.Fprintf(&b, "   within %.4f %v;", within, err)
@@ -123,6 +125,7 @@ func TestWhatIsKnownOfARate(t *testing.T) {
 	for _, c := range [][4]int{{8, 2, 4, 6}, {1, 0, 3, 3}, {30, 20, 28, 24}, {5, 5, 50, 50}, {90, 10, 60, 40}} {
 		x, y := odds.Done{Made: c[0], Missed: c[1]}, odds.Done{Made: c[2], Missed: c[3]}
 		transfer, ok := odds.TransferOf(x, y)
+		pencil.Check(t, fmt.Sprint(c), transfer.Derivation)
 		fmt.Fprintln(&b, c, golden.Line(t, odds.Compare(x, y), 4), golden.Line(t, transfer, 4), ok)
 		low, high := odds.Wilson(c[0], c[0]+c[1])
 		fmt.Fprintf(&b, "  %.4f to %.4f\n", low, high)
@@ -136,6 +139,7 @@ func TestWhatIsKnownOfARate(t *testing.T) {
 			e := pair(t, on)
 			e.Near, e.Volleys, e.Height, e.Rate = e.Near*0.6, volleys, 0.9, 0.9
 			rallied, err := e.Answer(t.Context())
+			pencil.Check(t, fmt.Sprint(e), rallied.Derivation)
 			fmt.Fprintln(&b, on, volleys, golden.Line(t, rallied, 2), err)
 		}
 	}

@@ -44,15 +44,20 @@ func TransferOf(drills, games Done) (Transfer, bool) {
 		Fewer:   less(games, drills),
 	}
 	t.Sure = "less is made in games " + Times(t.Fewer)
-	share := func(d Done) string { return fmt.Sprintf("%d of %d", d.Made, d.Balls()) }
+	share := func(name string, d Done) metric.Sum {
+		tried := metric.Counted("ball", "balls")
+		return metric.Shared.Work(name, metric.OfTen,
+			tried.Of("Made", float64(d.Made)), tried.Of("Tried", float64(d.Balls())))
+	}
+	inDrills, inGames := share("In drills", drills), share("In games", games)
+	fewer := metric.Less.Work("Fewer in games", metric.OfTen, inDrills.Gives, inGames.Gives)
 	t.Derivation = metric.Derivation{
 		Figure: "From drills to games",
 		Value:  t.Between.Sentence,
-		Formula: "Made in drills ÷ tried − made in games ÷ tried, with Newcombe’s interval for a difference; how sure: " +
-			"two beta distributions, each from half a ball made and half a ball missed",
+		Sums:   []metric.Sum{inDrills, inGames, fewer},
+		Formula: "What is made in drills without what is made in games, with Newcombe’s interval for a difference; how " +
+			"sure: two beta distributions, each from half a ball made and half a ball missed",
 		Inputs: []metric.Input{
-			{Name: "In drills", Value: share(drills)},
-			{Name: "In games", Value: share(games)},
 			{
 				Name: "95 times in 100",
 				Value: fmt.Sprintf(
@@ -65,6 +70,7 @@ func TransferOf(drills, games Done) (Transfer, bool) {
 		},
 		Source: "Newcombe, Statistics in Medicine 17 (1998) 873, method 10; beta distributions from Jeffreys’ prior",
 	}
+	t.Derivation = t.Derivation.Settled()
 	return t, true
 }
 

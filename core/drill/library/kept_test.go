@@ -109,7 +109,7 @@ func TestHalfTheWayBackIsFaster(t *testing.T) {
 		s, err := simulation.Run(t.Context(), d, d.PlayerFor(student.Club, student.RightHand), coach.Default())
 		require.NoError(t, err)
 		require.NotNil(t, s.Fastest[2].Gap)
-		return *s.Fastest[2].Gap, s.Metres[0]
+		return *s.Fastest[2].Gap, s.Ran(0)
 	}
 	all, far := run(feed.AllTheWay)
 	half, near := run(feed.HalfWay)

@@ -204,12 +204,19 @@ func lineOf(d drill.Document, g Group) rotation.Line {
 // by side begins the next turn together, until all have had so many at least.
 func row(d drill.Document, g Group, turns int) (row, all int) {
 	if !inParts(d) {
-		return d.Pattern.InARow(g.longest(), turns), g.People * turns
+		return g.inLine(d) * turns, g.People * turns
 	}
-	lines := len(g.lengths())
-	playing := max(1, min(g.People, lines*AtOnce(d)))
+	playing := g.playing(d)
 	row = (g.People*turns + playing - 1) / playing
-	return row, row * lines
+	return row, row * len(g.lengths())
+}
+
+// inLine is how many players take their turns one after the other.
+func (g Group) inLine(d drill.Document) int { return d.Pattern.InARow(g.longest(), 1) }
+
+// playing is how many players have a part in a turn at the same time.
+func (g Group) playing(d drill.Document) int {
+	return max(1, min(g.People, len(g.lengths())*AtOnce(d)))
 }
 
 // Split is the fewest lines in which nobody waits longer than the coach finds tolerable.

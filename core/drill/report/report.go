@@ -2,8 +2,6 @@
 package report
 
 import (
-	"fmt"
-
 	"hodometer/core/basics/invalid"
 	"hodometer/core/basics/metric"
 	"hodometer/core/basics/units"
@@ -227,63 +225,4 @@ func measured(c court.Court, t court.Shape, s coach.Settings) []metric.Input {
 	}
 	list = append(list, metric.Input{Name: c.MarginName(t), Value: s.Units.Length(t.Margin)})
 	return append(list, metric.Input{Name: "Lies out, never counts", Value: percent(t.Out)})
-}
-
-func metrics(d drill.Document, r Report, s coach.Settings) []metric.Metric {
-	p, l := d.Pattern, r.Load
-	size := metric.Input{
-		Name:  "Tasks in a sequence",
-		Value: units.Decimal(p.CountTasks(func(int, feed.Task) bool { return true }), 1),
-	}
-	sequences := metric.Input{Name: "Sequences a turn", Value: units.Decimal(float64(p.Sequences), 0)}
-	time := l.Derivation(d, s)
-	title, carried, rate := units.Title(l.Word), s.Container(d.Sport), "Feed rate"
-	if p.OneBall() {
-		rate = "Stroke rate"
-	}
-	return []metric.Metric{
-		metric.New(
-			title+" a turn",
-			float64(p.BallsPerTurn()),
-			units.Decimal(float64(p.BallsPerTurn()), 0),
-			l.Word,
-			metric.Derivation{
-				Formula: l.Word + " in a sequence × sequences a turn",
-				Inputs:  []metric.Input{size, sequences},
-				Source:  metric.OwnArithmetic,
-			},
-		),
-		metric.New(rate, p.Rate(), units.Decimal(p.Rate(), 1), "/min", metric.Derivation{
-			Formula: "60 ÷ gap",
-			Inputs:  []metric.Input{{Name: "Gap", Value: units.Decimal(p.Gap, 2) + " s"}},
-			Source:  metric.OwnArithmetic,
-		}),
-		metric.New("One turn", p.TurnSeconds(), units.Clock(p.TurnSeconds()), "min", metric.Derivation{
-			Formula: "sequences × (balls × gap + pause)",
-			Inputs: []metric.Input{sequences, size, {Name: "Gap", Value: units.Decimal(p.Gap, 2) + " s"},
-				{Name: "Pause after a sequence", Value: units.Decimal(p.Pause, 1) + " s"}},
-			Source: metric.OwnArithmetic,
-		}),
-		metric.New(title+" in all", float64(l.Balls), units.Decimal(float64(l.Balls), 0), l.Word, metric.Derivation{
-			Formula: "turns in all × " + l.Word + " a turn",
-			Inputs: []metric.Input{{Name: "Players", Value: units.Decimal(float64(l.People), 0)},
-				{Name: "Turns each", Value: units.Decimal(float64(l.Turns), 0)},
-				{Name: "Turns in all", Value: units.Decimal(float64(l.All), 0)},
-				{Name: title + " a turn", Value: units.Decimal(float64(p.BallsPerTurn()), 0)}},
-			Source: metric.OwnArithmetic,
-		}),
-		metric.New(
-			units.Title(carried.Many),
-			float64(l.Baskets),
-			units.Decimal(float64(l.Baskets), 0),
-			fmt.Sprintf("of %d", carried.Holds),
-			metric.Derivation{
-				Formula: "balls ÷ balls in a " + carried.One + ", rounded up",
-				Inputs: []metric.Input{{Name: "Balls", Value: units.Decimal(float64(l.Balls), 0)},
-					{Name: "Balls in a " + carried.One, Value: units.Decimal(float64(carried.Holds), 0)}},
-				Source: metric.OwnArithmetic,
-			},
-		),
-		metric.New("Time", l.Need, units.Clock(l.Need), "min", time),
-	}
 }

@@ -23,10 +23,11 @@ type Simulation struct {
 	Fastest  []footwork.Fastest `json:"fastest"`
 	Problems invalid.Fields     `json:"problems" description:"By field: balls that cannot be fed"`
 	Tasks    []Explained        `json:"tasks" description:"Of each task, or of each ball of a rally, in words, as it first comes"`
-	Metres   []float64          `json:"metres" description:"What each live player runs in a turn: the mean of several where no turn is like another"`
-	Metrics  []metric.Metric    `json:"metrics"`
+	Metrics  []metric.Metric    `json:"metrics" description:"Those of Figures, where they are shown"`
 	Verdict  string             `json:"verdict" description:"In a sentence"`
 	Runs     []string           `json:"runs" description:"What each live player runs in the turn, in words"`
+
+	metres [][]float64 // by turn, by live player: of many turns where none is like another
 }
 
 // Explained is one task in words, and how its figures came about.
@@ -46,14 +47,16 @@ func MetresOf(ctx context.Context, d drill.Document, player footwork.Player, s c
 		return 0, err
 	}
 	metres, err := work.Metres(ctx)
-	if err != nil || len(metres) == 0 {
+	if err != nil {
 		return 0, err
 	}
-	sum := 0.0
-	for _, each := range metres {
-		sum += each
+	sum, n := 0.0, 0
+	for _, turn := range metres {
+		for _, each := range turn {
+			sum, n = sum+each, n+1
+		}
 	}
-	return sum / float64(len(metres)), nil
+	return sum / float64(max(1, n)), nil
 }
 
 // TurnOf works one turn of a drill out for a player, without the ways of its balls. It returns invalid.Fields, or
@@ -85,18 +88,14 @@ func timingOf(
 	return drill.Timing(ctx, player)
 }
 
-// AnswerGap is how many seconds pass in the mean from a stroke to the answer to it; 0 where there are no answers.
-func AnswerGap(d drill.Document, line footwork.Timeline) float64 {
-	sum, n := 0.0, 0
+// Answers is how many seconds pass from each stroke to the answer to it, by the number of its ball, from 1.
+func Answers(d drill.Document, line footwork.Timeline) (balls []int, seconds []float64) {
 	for _, m := range line.Interceptions {
 		if d.Pattern.Rally == nil && d.Pattern.MethodOf(d.Pattern.Tasks[m.Task]) == feed.Answer && !m.Skipped {
-			sum, n = sum+m.Contact-m.Release, n+1
+			balls, seconds = append(balls, m.Task+1), append(seconds, m.Contact-m.Release)
 		}
 	}
-	if n == 0 {
-		return 0
-	}
-	return sum / float64(n)
+	return balls, seconds
 }
 
 // StrokeGap is how many seconds pass from stroke to stroke of a rally, where none of it can be played those that it is
@@ -124,7 +123,7 @@ func Run(ctx context.Context, d drill.Document, player footwork.Player, s coach.
 	if err != nil {
 		return Simulation{}, err
 	}
-	p := Simulation{Player: player, Problems: invalid.Fields{}, Tasks: []Explained{}}
+	p := Simulation{Player: player, Problems: invalid.Fields{}, Tasks: []Explained{}, Metrics: []metric.Metric{}}
 	if p.Timeline, err = work.Turn(ctx, 0); err != nil {
 		return Simulation{}, err
 	}
@@ -134,13 +133,12 @@ func Run(ctx context.Context, d drill.Document, player footwork.Player, s coach.
 	if p.Fastest, err = work.Fastest(ctx); err != nil {
 		return Simulation{}, err
 	}
-	if p.Metres, err = work.Metres(ctx); err != nil {
+	if p.metres, err = work.Metres(ctx); err != nil {
 		return Simulation{}, err
 	}
 	if err := p.explain(ctx, work, s); err != nil {
 		return Simulation{}, err
 	}
-	p.Metrics = simulationMetrics(d, p, s)
 	p.Verdict = p.sentence()
 	p.Runs = []string{}
 	for i, r := range p.Timeline.Runners {

@@ -9,6 +9,7 @@ import (
 	"hodometer/core/drill/library"
 	"hodometer/core/drill/simulation"
 	"hodometer/core/people/coach"
+	"hodometer/core/people/footwork"
 	"hodometer/core/people/student"
 	"hodometer/internal/sample"
 )
@@ -39,9 +40,13 @@ func TestWhatIsRunIsTheMeanOfAllRoles(t *testing.T) {
 		require.NoError(t, err)
 		sum := 0.0
 		for i, runner := range seen.Timeline.Runners {
-			sum += seen.Metres[i]
+			sum += seen.Ran(i)
+			rallies := 1.0
+			if d.Pattern.Rally != nil {
+				rallies = float64(d.Pattern.Sequences)
+			}
 			if !d.Pattern.Varies() {
-				require.InDelta(t, runner.Metres, seen.Metres[i], 1e-9, d.Name)
+				require.InDelta(t, rallies*runner.Metres, seen.Ran(i), 1e-9, d.Name)
 			}
 		}
 		require.InDelta(t, sum, metres*float64(len(seen.Timeline.Runners)), 1e-9, d.Name)
@@ -57,7 +62,7 @@ func TestWhatIsRunIsTheMeanOfAllRoles(t *testing.T) {
 				"%s: the gap is about what the strokes take",
 				d.Name,
 			)
-			require.InEpsilon(t, d.Pattern.Gap, simulation.AnswerGap(d, seen.Timeline), 0.15, d.Name)
+			require.InEpsilon(t, d.Pattern.Gap, answering(d, seen.Timeline), 0.15, d.Name)
 		}
 		if len(seen.Timeline.Runners) > 1 {
 			several++
@@ -94,8 +99,8 @@ func TestTheBasePositionSavesMetres(t *testing.T) {
 		}
 		base, middle := run(coach.ToTheBase), run(coach.ToTheMiddle)
 		all := func(s simulation.Simulation) (sum float64) {
-			for _, metres := range s.Metres {
-				sum += metres
+			for i := range s.Timeline.Runners {
+				sum += s.Ran(i)
 			}
 			return sum
 		}
@@ -107,4 +112,14 @@ func TestTheBasePositionSavesMetres(t *testing.T) {
 		require.Contains(t, base.Runs[0], "The student, "+string(d.Pattern.Rally.Near)+": ")
 		require.Contains(t, base.Runs[1], string(d.Pattern.Rally.Far))
 	}
+}
+
+// answering is how long an answer takes in the mean; 0 where there is none.
+func answering(d drill.Document, line footwork.Timeline) float64 {
+	_, seconds := simulation.Answers(d, line)
+	sum := 0.0
+	for _, s := range seconds {
+		sum += s
+	}
+	return sum / float64(max(1, len(seconds)))
 }

@@ -38,7 +38,7 @@ func TestTheTurnsOfTheLibrary(t *testing.T) {
 			turn.Runs,
 			metres,
 			err,
-			simulation.AnswerGap(d, turn.Timeline),
+			answering(d, turn.Timeline),
 			simulation.StrokeGap(d, turn.Timeline),
 		)
 		for k, f := range turn.Fastest {

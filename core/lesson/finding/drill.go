@@ -31,15 +31,15 @@ func tooLong(l schedule.Prepared, s schedule.ScheduledBlock, in schedule.Inputs)
 		return nil
 	}
 	block := l.Block
-	minutes := math.Ceil((block.Seconds()+s.Over)/30) / 2
+	minutes := math.Ceil((s.End-s.Start+s.Over)/30) / 2
 	f := found(
 		Warning,
 		block,
 		fmt.Sprintf(
 			"%s needs %s and has %s: %s over.",
 			block.Title,
-			units.Clock(block.Seconds()+s.Over),
-			units.Clock(block.Seconds()),
+			units.Clock(s.End-s.Start+s.Over),
+			units.Clock(s.End-s.Start),
 			units.Clock(s.Over),
 		),
 	)
@@ -143,7 +143,7 @@ func spacing(l schedule.Prepared, d lesson.Document) []Finding {
 func emptied(l schedule.Prepared, s schedule.ScheduledBlock, in schedule.Inputs) []Finding {
 	carried := in.Settings.Container(l.Document.Sport)
 	has := carried.Holds * carried.Has
-	if s.Load.Balls <= has || !l.FromABasket() {
+	if s.Load.Baskets == 0 || s.Load.Balls <= has {
 		return nil
 	}
 	f := found(

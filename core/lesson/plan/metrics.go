@@ -16,71 +16,69 @@ import (
 )
 
 func (p Plan) metrics(d lesson.Document, list []schedule.Prepared, in schedule.Inputs) []metric.Metric {
-	var sums, balls, baskets []metric.Input
+	var minutes, balls, rallies, baskets, waits []metric.Part
+	var fed, played, filled []metric.Sum
 	var kinds []coach.Container
 	for i, s := range p.Blocks {
-		sums = append(sums, metric.Input{Name: s.Title, Value: units.Clock(s.End-s.Start) + " min"})
+		minutes = append(minutes, metric.Clock.Of(s.Title, s.End-s.Start))
 		if s.Load == nil {
 			continue
 		}
-		balls = append(
-			balls,
-			metric.Input{
-				Name:  s.Title,
-				Value: fmt.Sprintf("%s, %s each: %d", units.Count(s.Load.People, "player", "players"), s.Strikes, s.Load.Balls),
-			},
-		)
-		carried := in.Settings.Container(list[i].Document.Sport)
+		document := list[i].Document
+		one, many := document.Ball()
+		of := metric.Times.Work(s.Title, metric.Counted(one, many),
+			metric.Counted("turn", "turns").Of("Turns in all", float64(s.Load.All)),
+			metric.Counted(one, many).Of(units.Title(many)+" a turn", float64(document.Pattern.BallsPerTurn())))
+		if document.Pattern.Rally == nil {
+			fed, balls = append(fed, of), append(balls, of.Gives)
+		} else {
+			played, rallies = append(played, of), append(rallies, of.Gives)
+		}
+		waits = append(waits, metric.Decimal(0, "s").Fixed().Of(s.Title, s.Load.Waiting))
+		if s.Load.Baskets == 0 {
+			continue
+		}
+		carried := in.Settings.Container(document.Sport)
 		if !slices.Contains(kinds, carried) {
 			kinds = append(kinds, carried)
 		}
-		baskets = append(
-			baskets,
-			metric.Input{
-				Name:  s.Title,
-				Value: fmt.Sprintf("%d ÷ %d, rounded up = %s", s.Load.Balls, carried.Holds, carried.Of(s.Load.Baskets)),
-			},
-		)
-	}
-	booked := metric.Input{Name: "Booked", Value: fmt.Sprintf("%d min", d.Minutes)}
-	room := metric.New("To spare", p.Spare, units.Clock(p.Spare), "min", metric.Derivation{
-		Formula: "booked − planned", Inputs: append([]metric.Input{booked}, sums...), Source: metric.OwnArithmetic,
-	})
-	if p.Over > 0 {
-		room = metric.New("Over", p.Over, units.Clock(p.Over), "min", metric.Derivation{
-			Formula: "planned − booked", Inputs: append([]metric.Input{booked}, sums...), Source: metric.OwnArithmetic,
-		})
+		full := metric.Filled.Work(s.Title, metric.Counted(carried.One, carried.Many), of.Gives,
+			metric.Counted("ball", "balls").Of("In a "+carried.One, float64(carried.Holds)))
+		filled, baskets = append(filled, full), append(baskets, full.Gives)
 	}
 	title, of := carriers(kinds)
-	wait := 0.0
-	var waits []metric.Input
-	for _, s := range p.Blocks {
-		if s.Load != nil {
-			wait = math.Max(wait, s.Load.Waiting)
-			waits = append(waits, metric.Input{Name: s.Title, Value: units.Decimal(s.Load.Waiting, 0) + " s"})
-		}
+	own := func(sums ...metric.Sum) metric.Metric {
+		return metric.Worked(metric.Derivation{Sums: sums, Source: metric.OwnArithmetic})
 	}
-	return append([]metric.Metric{
-		metric.New("Planned", p.Planned, units.Clock(p.Planned), "min", metric.Derivation{
-			Formula: "the minutes of all blocks", Inputs: none(sums), Source: metric.OwnArithmetic,
-		}),
-		room,
-		metric.New("Balls", float64(p.Balls), units.Decimal(float64(p.Balls), 0), "balls", metric.Derivation{
-			Formula: "balls of each drill, added up", Inputs: none(balls), Source: metric.OwnArithmetic,
-		}),
-		metric.New(title, float64(p.Baskets), units.Decimal(float64(p.Baskets), 0), of, metric.Derivation{
-			Formula: "balls of each drill ÷ balls in one, rounded up", Inputs: none(baskets), Source: metric.OwnArithmetic,
-		}),
-		metric.New("Longest wait", wait, units.Decimal(wait, 0), "s", metric.Derivation{
-			Formula: "the other players' turns + the pauses between them", Inputs: none(waits), Source: metric.OwnArithmetic,
-		}),
-	}, append(p.running(), p.expected(in)...)...)
+	planned := metric.Added.Work("Planned", metric.Clock, minutes...)
+	figures := []metric.Metric{
+		own(planned),
+		own(planned, p.room(d, planned.Gives)),
+		own(append(fed, metric.Added.Work("Balls", metric.Counted("ball", "balls"), balls...))...),
+		own(append(filled, metric.Added.Work(title, metric.Counted(of, of), baskets...))...),
+	}
+	if len(rallies) > 0 {
+		figures = append(figures,
+			own(append(played, metric.Added.Work("Rallies", metric.Counted("rally", "rallies"), rallies...))...))
+	}
+	longest := own(metric.Largest.Work("Longest wait", metric.Decimal(0, "s").Fixed(), waits...))
+	longest.Derivation.Formula = "the other players' turns + the pauses between them"
+	return append(append(figures, longest), append(p.running(), p.expected(in)...)...)
+}
+
+// room is what the booking has beyond what is planned, or the plan beyond the booking.
+func (p Plan) room(d lesson.Document, planned metric.Part) metric.Sum {
+	booked := metric.Clock.Of("Booked", float64(d.Minutes)*60)
+	if p.Over > 0 {
+		return metric.Less.Work("Over", metric.Clock, planned, booked)
+	}
+	return metric.Less.Work("To spare", metric.Clock, booked, planned)
 }
 
 // carriers is what the balls of a lesson are carried in, and how many each holds where there is one kind of them.
 func carriers(kinds []coach.Container) (title, of string) {
 	if len(kinds) == 0 {
-		return "Baskets", ""
+		return "Baskets fed", ""
 	}
 	names := make([]string, len(kinds))
 	for i, c := range kinds {
@@ -89,13 +87,13 @@ func carriers(kinds []coach.Container) (title, of string) {
 	if len(kinds) == 1 {
 		of = fmt.Sprintf("of %d", kinds[0].Holds)
 	}
-	return units.Title(strings.Join(names, ", ")), of
+	return units.Title(strings.Join(names, ", ")) + " fed", of
 }
 
 // running is the metric of the way that the students run; the one who runs most.
 func (p Plan) running() []metric.Metric {
 	most := schedule.Budget{}
-	var inputs []metric.Input
+	inputs := []metric.Input{}
 	for _, b := range p.Budgets {
 		if b.Metres > most.Metres {
 			most = b
@@ -105,12 +103,11 @@ func (p Plan) running() []metric.Metric {
 	if most.Metres == 0 {
 		return nil
 	}
-	text, unit, _ := strings.Cut(most.Ran, " ")
-	return []metric.Metric{metric.New("Run", most.Metres, text, unit, metric.Derivation{
-		Formula: "turns × the way of one turn, over all drills, of whoever runs most; worked out for each of them",
-		Inputs:  none(inputs),
-		Source:  metric.OwnArithmetic,
-	})}
+	w := most.Way()
+	w.Formula, w.Inputs, w.Source = "of whoever runs most; what the others run stands below", inputs, metric.OwnArithmetic
+	m := metric.Worked(w)
+	m.Name, m.Derivation.Figure = "Run", "Run"
+	return []metric.Metric{m}
 }
 
 // expected are the metrics that count balls with the misses that are to be expected of these students.
@@ -118,8 +115,9 @@ func (p Plan) expected(in schedule.Inputs) []metric.Metric {
 	if in.Rates == nil {
 		return nil
 	}
-	made, tried, goals, many := 0.0, 0, 0.0, false
-	var makes, needs []metric.Input
+	tried, goals := 0, 0.0
+	var makes, needs []metric.Part
+	var sums []metric.Sum
 	for _, block := range p.Prospects {
 		for _, each := range block.Students {
 			name := block.Title + ", " + each.Name
@@ -129,44 +127,35 @@ func (p Plan) expected(in schedule.Inputs) []metric.Metric {
 			if each.Unit != score.Ball || !each.Keeps {
 				continue // what several have on one count is counted once
 			}
-			made, tried = made+each.Made, tried+each.Attempts
-			makes = append(
-				makes,
-				metric.Input{Name: name, Value: fmt.Sprintf("%d × %s", each.Attempts, units.Decimal(each.Rate, 2))},
-			)
-			if each.Needs == 0 {
-				continue
+			tried += each.Attempts
+			sum := metric.Times.Work(name, metric.Decimal(1, "balls"),
+				metric.Counted("ball", "balls").Of("Tried", float64(each.Attempts)), metric.OfTen.Of("Made", each.Rate))
+			sums, makes = append(sums, sum), append(makes, sum.Gives)
+			if each.Needs > 0 {
+				goals += each.Needs
+				needs = append(needs, metric.Decimal(0, "balls").Of(name+": "+each.Goal, each.Needs))
 			}
-			many = many || each.Needs > odds.Thousand
-			goals += each.Needs
-			needs = append(
-				needs,
-				metric.Input{Name: name, Value: fmt.Sprintf("%s: %s balls", each.Goal, odds.Attempts(each.Needs))},
-			)
 		}
 	}
-	needed := units.Decimal(goals, 0)
-	if many {
-		needed = odds.Attempts(goals)
-	}
 	return []metric.Metric{
-		metric.New("Made", math.Round(made), units.Decimal(made, 0), fmt.Sprintf("of %d", tried), metric.Derivation{
-			Formula: "balls that each student tries × what they make of 1",
-			Inputs:  none(makes),
-			Source:  metric.OwnArithmetic + "; what they make: skill by all that was counted",
+		metric.Worked(metric.Derivation{
+			Sums:   append(sums, metric.Added.Work("Made", metric.Decimal(0, fmt.Sprintf("of %d", tried)).Fixed(), makes...)),
+			Source: metric.OwnArithmetic + "; what they make: skill by all that was counted",
 		}),
-		metric.New("For the goals", math.Round(goals), needed, "balls", metric.Derivation{
-			Formula: "the mean number of balls until each student reaches the drill's goal, misses counted",
-			Inputs:  none(needs),
-			Source:  "Feller, An Introduction to Probability Theory, vol. 1, XIII.7",
-		}),
+		forGoals(goals, needs),
 	}
 }
 
-// none makes an empty list of a missing one, so that it is written as a list.
-func none(steps []metric.Input) []metric.Input {
-	if steps == nil {
-		return []metric.Input{}
+// forGoals is how many balls it takes until every student has reached every goal, one after the other, misses counted.
+func forGoals(balls float64, needs []metric.Part) metric.Metric {
+	const rule, source = "the mean number of balls until each student reaches the drill's goal, misses counted",
+		"Feller, An Introduction to Probability Theory, vol. 1, XIII.7"
+	if balls > odds.Thousand {
+		return metric.New("For the goals", math.Round(balls), odds.Attempts(balls), "balls",
+			metric.Derivation{Formula: rule, Inputs: odds.Written(needs), Source: source})
 	}
-	return steps
+	return metric.Worked(metric.Derivation{
+		Formula: rule, Source: source,
+		Sums: []metric.Sum{metric.Added.Work("For the goals", metric.Decimal(0, "balls").Fixed(), needs...)},
+	})
 }

@@ -230,7 +230,7 @@ func drillCues(l schedule.Prepared, s schedule.ScheduledBlock, in schedule.Input
 		}
 	}
 	cues := []Cue{first, counting}
-	if s.Load.Balls == 0 || !l.FromABasket() {
+	if s.Load.Baskets == 0 {
 		return cues
 	}
 	perBall, pickUp := s.Work/float64(s.Load.Balls), s.PickUp/float64(s.Load.Balls)

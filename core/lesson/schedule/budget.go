@@ -5,6 +5,7 @@ import (
 	"math"
 	"slices"
 
+	"hodometer/core/basics/metric"
 	"hodometer/core/basics/units"
 	"hodometer/core/drill/load"
 	"hodometer/core/lesson"
@@ -26,7 +27,12 @@ type Budget struct {
 	Rest      float64 `json:"rest" description:"Breaks and talks"`
 	Fault     string  `json:"fault" description:"What to watch in them"`
 	Rests     string  `json:"rests" description:"What they are spared while something hurts, in words; empty: nothing"`
+
+	way metric.Derivation // how the metres of a lesson came about
 }
+
+// Way is how the metres came about that somebody runs in a lesson: drill by drill its turns, one as long as the other.
+func (b Budget) Way() metric.Derivation { return b.way }
 
 // budgets add up what comes to each student.
 func (p Timetable) budgets(list []Prepared, in Inputs) []Budget {
@@ -39,10 +45,17 @@ func (p Timetable) budgets(list []Prepared, in Inputs) []Budget {
 			Fault:   person.Profile.Watching(),
 			Rests:   student.Joined(person.Profile.Rests()),
 		}
+		var runs []metric.Sum
+		var parts []metric.Part
 		for k, l := range list {
 			b.Add(l.ComesTo(person.ID, p.Blocks[k], in), 1)
+			if run, ok := l.run(person.ID, p.Blocks[k], in); ok {
+				runs, parts = append(runs, run), append(parts, run.Gives)
+			}
 		}
-		b.Ran = in.Settings.Units.Length(math.Round(b.Metres))
+		all := metric.Added.Work(person.Profile.Name, way(in), parts...)
+		runs = append(runs, all)
+		b.Ran, b.way.Sums = all.Gives.Worded(), runs
 		budgets[i] = b
 	}
 	return budgets
@@ -82,7 +95,9 @@ func (l Prepared) ComesTo(student string, s ScheduledBlock, in Inputs) (b Budget
 		b.Balls += strikes.Balls
 		b.Overheads += strikes.Overheads
 		b.Serves += strikes.Serves
-		b.Metres += turns * in.Metres[l.Block.ID][student]
+		if run, ok := l.run(student, s, in); ok {
+			b.Metres += run.Gives.Number
+		}
 		had := float64(s.Load.Turns) * l.Document.Pattern.TurnSeconds()
 		if s.Table != nil {
 			had = s.Load.Feeding - s.Table.People[at].Waited
@@ -100,6 +115,23 @@ func (l Prepared) ComesTo(student string, s ScheduledBlock, in Inputs) (b Budget
 		b.Playing += s.Work
 	}
 	return b
+}
+
+// way prints how far somebody runs in a drill: in whole metres or feet, so that those of a lesson add up as they are
+// read.
+func way(in Inputs) metric.Print { return metric.Length(in.Settings.Units, 0).Fixed() }
+
+// Ran says how far somebody runs.
+func (in Inputs) Ran(metres float64) string { return way(in).Of("", metres).Worded() }
+
+// run is how far a student runs in the block; false where they do not.
+func (l Prepared) run(student string, s ScheduledBlock, in Inputs) (metric.Sum, bool) {
+	turns, metres := l.TurnsOf(student, s), in.Metres[l.Block.ID][student]
+	if turns == 0 || metres == 0 {
+		return metric.Sum{}, false
+	}
+	return metric.Times.Work(s.Title, way(in), metric.Decimal(0, "turns").Of("Turns", turns),
+		metric.Length(in.Settings.Units, 1).Of("One turn", metres)), true
 }
 
 // turns is how many turns of the drill one of its people has: as many as all, where they come in lines or the coach
@@ -165,7 +197,7 @@ func (p Timetable) carry(list []Prepared, in Inputs) []Piece {
 			continue
 		}
 		carried := in.Settings.Container(l.Document.Sport)
-		if n := min(p.Blocks[i].Load.Baskets, carried.Has); n > 0 && l.FromABasket() {
+		if n := min(p.Blocks[i].Load.Baskets, carried.Has); n > 0 {
 			full = more(full, Piece{Count: n, Name: carried.Many})
 		}
 		for _, piece := range Pieces(l.Document.Carry()) {
@@ -191,9 +223,4 @@ func more(list []Piece, p Piece) []Piece {
 		list[k] = p
 	}
 	return list
-}
-
-// FromABasket says whether the balls of the block come out of a basket, a tube or a box.
-func (l Prepared) FromABasket() bool {
-	return l.Drilled && slices.ContainsFunc(Pieces(l.Document.Carry()), Piece.contains)
 }

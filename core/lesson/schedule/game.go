@@ -114,14 +114,13 @@ func (g GameInBlock) group() string {
 // time explains how long a game takes.
 func (g GameInBlock) time(l Prepared, has, work float64) metric.Derivation {
 	minutes := func(v float64) string { return units.Decimal(v, 1) + " min" }
-	return metric.Derivation{
-		Figure:  l.Block.Title,
-		Value:   units.Clock(has) + " min",
-		Formula: "walking over + games, each as long as its rallies and the pauses between them",
-		Inputs: append(l.moving(), metric.Input{Name: "To play", Value: units.Clock(work) + " min"},
-			metric.Input{Name: "One game on average", Value: minutes(g.Minutes.Mean)},
-			metric.Input{Name: "Half of them", Value: minutes(g.Minutes.Low50) + " to " + minutes(g.Minutes.High50)},
-			metric.Input{Name: "Four of five", Value: minutes(g.Minutes.Low80) + " to " + minutes(g.Minutes.High80)}),
-		Source: "Between equals; strokes and pauses: " + metric.Practice,
+	w := l.taken(has, nil, metric.Clock.Of("To play", work))
+	w.Formula = "games, each as long as its rallies and the pauses between them"
+	w.Inputs = []metric.Input{
+		{Name: "One game on average", Value: minutes(g.Minutes.Mean)},
+		{Name: "Half of them", Value: minutes(g.Minutes.Low50) + " to " + minutes(g.Minutes.High50)},
+		{Name: "Four of five", Value: minutes(g.Minutes.Low80) + " to " + minutes(g.Minutes.High80)},
 	}
+	w.Source = "Between equals; strokes and pauses: " + metric.Practice
+	return w
 }

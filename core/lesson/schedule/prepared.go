@@ -5,6 +5,7 @@ import (
 	"slices"
 
 	"hodometer/core/basics/metric"
+	"hodometer/core/basics/units"
 	"hodometer/core/drill"
 	"hodometer/core/drill/load"
 	"hodometer/core/game"
@@ -52,7 +53,7 @@ func Prepare(d lesson.Document, in Inputs) []Prepared {
 			Index:  i,
 			space:  d.Space,
 			People: in.In(block),
-			walk:   in.Settings.ChangeOver,
+			walk:   units.Round(in.Settings.ChangeOver),
 			comes:  []Piece{},
 			goes:   []Piece{},
 			stays:  standing,
@@ -75,7 +76,7 @@ func Prepare(d lesson.Document, in Inputs) []Prepared {
 			default:
 				l.goes, l.comes = without(standing, needed), needed
 				l.stays = []Piece{}
-				l.collect = in.Settings.Piece * float64(count(l.goes))
+				l.collect = units.Round(in.Settings.Piece * float64(count(l.goes)))
 			}
 			standing, last = needed, block.Drill
 		}
@@ -86,7 +87,7 @@ func Prepare(d lesson.Document, in Inputs) []Prepared {
 			}
 			needed := Pieces(played.Equipment)
 			l.goes, l.comes, l.stays = without(standing, needed), without(needed, standing), standing
-			l.collect = in.Settings.Piece * float64(count(l.goes))
+			l.collect = units.Round(in.Settings.Piece * float64(count(l.goes)))
 			standing, last = needed, ""
 		}
 		list[i] = l
@@ -94,18 +95,18 @@ func Prepare(d lesson.Document, in Inputs) []Prepared {
 	return list
 }
 
-// moving explains the change-over and what is left of the set-up.
-func (l Prepared) moving() []metric.Input {
-	steps := []metric.Input{{Name: "Walking over", Value: seconds(l.walk)}}
+// moving is the change-over and what is left of the set-up.
+func (l Prepared) moving() []metric.Part {
+	steps := []metric.Part{metric.Clock.Of("Walking over", l.walk)}
 	if l.collect > 0 {
-		steps = append(steps, metric.Input{Name: "Collecting " + InWords(l.goes), Value: seconds(l.collect)})
+		steps = append(steps, metric.Clock.Of("Collecting "+InWords(l.goes), l.collect))
 	}
 	if l.Drilled {
 		name := "Setting the court and explaining"
 		if len(l.comes) == 0 && len(l.Document.Carry()) > 0 {
 			name = "Explaining; the court stands already"
 		}
-		steps = append(steps, metric.Input{Name: name, Value: seconds(l.Document.SetUp)})
+		steps = append(steps, metric.Clock.Of(name, l.Document.SetUp))
 	}
 	return steps
 }

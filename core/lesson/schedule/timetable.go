@@ -23,7 +23,8 @@ type Timetable struct {
 	Over       float64          `json:"over" description:"Planned beyond the booking; 0 where it fits"`
 	Spare      float64          `json:"spare" description:"Booked but not planned; 0 where there is none"`
 	Late       float64          `json:"late" description:"How late the lesson ends when every drill is played to its last ball"`
-	Balls      int              `json:"balls"`
+	Balls      int              `json:"balls" description:"Fed to everybody"`
+	Rallies    int              `json:"rallies" description:"Played, each with one ball"`
 	Baskets    int              `json:"baskets" description:"Basketfuls fed"`
 	Budgets    []Budget         `json:"budgets" description:"What comes to each student"`
 	Carry      []Piece          `json:"carry" description:"What to carry to the court"`
@@ -84,33 +85,37 @@ func Make(ctx context.Context, d lesson.Document, in Inputs) (Timetable, []Prepa
 	clock := func(second float64) string { return units.TimeOfDay(d.Start, second) }
 	in = in.Named()
 	p := Timetable{Blocks: []ScheduledBlock{}, Milestones: []Milestone{}, Booked: float64(d.Minutes) * 60}
-	list := Prepare(d, in)
+	list, lasts := Prepare(d, in), 0.0
 	for _, l := range list {
 		if err := ctx.Err(); err != nil {
 			return Timetable{}, nil, err
 		}
-		s := l.schedule(in)
+		// Blocks begin and end on whole seconds, so that lengths add up as they are read.
+		lasts += l.Block.Seconds()
+		begins, ends := p.Planned, units.Round(lasts)
+		s := l.schedule(ends-begins, in)
 		game, err := l.game(ctx, s.Work)
 		if err != nil {
 			return Timetable{}, nil, err
 		}
 		if s.Game = game; game != nil {
-			s.Fits, s.Group, s.Time = game.fits(s.Work), game.group(), game.time(l, l.Block.Seconds(), s.Work)
+			s.Fits, s.Group, s.Time = game.fits(s.Work), game.group(), game.time(l, ends-begins, s.Work)
 		}
-		s.Start, s.End, s.Clock = p.Planned, p.Planned+l.Block.Seconds(), clock(p.Planned)
+		s.Start, s.End, s.Clock = begins, ends, clock(begins)
 		s.Length = units.Decimal(l.Block.Minutes, 1) + " min"
 		p.Planned = s.End
 		p.Late += s.Over
 		if s.Load != nil {
-			p.Balls += s.Load.Balls
+			if l.Document.Pattern.Rally == nil {
+				p.Balls += s.Load.Balls
+			} else {
+				p.Rallies += s.Load.Balls
+			}
 			p.Baskets += s.Load.Baskets
 		}
 		p.Blocks = append(p.Blocks, s)
 	}
 	off := p.Planned - p.Booked
-	if math.Abs(off) < 1 {
-		off = 0 // hundredths of minutes, not worth a word
-	}
 	p.Over, p.Spare = math.Max(0, off), math.Max(0, -off)
 	p.Late = math.Max(0, p.Planned+p.Late-p.Booked)
 	for second := 0.0; second <= math.Max(p.Booked, p.Planned); second += milestoneEvery {
@@ -120,9 +125,9 @@ func Make(ctx context.Context, d lesson.Document, in Inputs) (Timetable, []Prepa
 	return p, list, nil
 }
 
-// schedule works out one block without its place on the clock.
-func (l Prepared) schedule(in Inputs) ScheduledBlock {
-	has, block := l.Block.Seconds(), l.Block
+// schedule works out one block that has so many seconds, without its place on the clock.
+func (l Prepared) schedule(has float64, in Inputs) ScheduledBlock {
+	block := l.Block
 	s := ScheduledBlock{
 		Block:  block.ID,
 		Kind:   block.Kind,
@@ -152,11 +157,8 @@ func (l Prepared) schedule(in Inputs) ScheduledBlock {
 	if !l.Drilled {
 		s.Table = l.table(has)
 		s.Fits = units.Clock(s.Work) + " min of it to play"
-		s.Time = metric.Derivation{
-			Figure: block.Title, Value: units.Clock(has) + " min", Formula: "walking over + the rest of the block",
-			Inputs: append(l.moving(), metric.Input{Name: "To play", Value: units.Clock(s.Work) + " min"}),
-			Source: metric.Practice,
-		}
+		s.Time = l.taken(has, nil, metric.Clock.Of("To play", s.Work))
+		s.Time.Source = metric.Practice
 		return s
 	}
 	load := l.load(in)
@@ -164,37 +166,26 @@ func (l Prepared) schedule(in Inputs) ScheduledBlock {
 	s.Load, s.Machine = &load, l.Document.WithMachine()
 	s.SetUp, s.Work, s.PickUp = l.changeOver()+load.SetUp, load.Feeding, load.PickUp
 	s.Over, s.Spare = math.Max(0, need-has), math.Max(0, has-need)
-	s.Table = l.table(s.Work)
+	s.Table = l.table(l.Document.Pattern.FeedingSeconds(1, load.Row))
 	s.Fits, s.Strikes = l.fits(s, in), l.strikes(s)
-	s.Time = metric.Derivation{
-		Figure: block.Title, Value: units.Clock(need) + " min",
-		Formula: "walking over + collecting + set-up + turns one after the other × turn + picking up",
-		Inputs: append(
-			l.moving(),
-			metric.Input{
-				Name: "Feeding",
-				Value: fmt.Sprintf(
-					"%s, of %s s = %s min",
-					load.Turned(),
-					units.Decimal(l.Document.Pattern.TurnSeconds(), 1),
-					units.Clock(load.Feeding),
-				),
-			},
-			metric.Input{
-				Name: "Picking up",
-				Value: fmt.Sprintf(
-					"%d × %s s ÷ %d = %s min",
-					load.Balls,
-					units.Decimal(in.Settings.PickUp, 1),
-					load.People+1,
-					units.Clock(load.PickUp),
-				),
-			},
-			metric.Input{Name: "Given", Value: units.Clock(has) + " min"},
-		),
-		Source: metric.OwnArithmetic + "; walking over, a piece and seconds a ball: " + metric.Practice,
-	}
+	s.Time = l.taken(need, load.Played(l.Document, in.Settings),
+		metric.Clock.Of("Feeding", load.Feeding), metric.Clock.Of("Picking up", load.PickUp))
+	s.Time.Inputs = append(s.Time.Inputs, metric.Input{Name: "Given", Value: units.Clock(has) + " min"})
+	s.Time.Source = metric.OwnArithmetic + "; walking over, a piece and seconds a ball: " + metric.Practice
 	return s
+}
+
+// taken is how the seconds of a block come about: what it takes until it can be played, and what is played.
+func (l Prepared) taken(seconds float64, before []metric.Sum, played ...metric.Part) metric.Derivation {
+	parts := append(l.moving(), played...)
+	if !l.Drilled && l.changeOver() > seconds {
+		parts = []metric.Part{metric.Clock.Of("Walking over, cut short", seconds)}
+	}
+	all := metric.Added.Work(l.title(), metric.Clock, parts...)
+	return metric.Derivation{
+		Figure: l.title(), Value: units.Clock(seconds) + " min",
+		Sums: append(before, all), Inputs: []metric.Input{},
+	}
 }
 
 // load is what the drill of the block takes with all its turns.
@@ -205,7 +196,7 @@ func (l Prepared) load(in Inputs) load.Load {
 // Glance is what a list shows of a lesson, without scheduling it.
 type Glance struct {
 	Planned float64 `json:"planned" description:"Length of all blocks, seconds"`
-	Balls   int     `json:"balls"`
+	Balls   int     `json:"balls" description:"Fed to everybody; rallies are not among them"`
 }
 
 // GlanceAt adds up what a list shows of a lesson. The figures are those of its plan.
@@ -213,15 +204,13 @@ func GlanceAt(d lesson.Document, in Inputs) Glance {
 	var g Glance
 	for _, l := range Prepare(d, in) {
 		g.Planned += l.Block.Seconds()
-		if l.Drilled {
+		if l.Drilled && l.Document.Pattern.Rally == nil {
 			g.Balls += l.load(in).Balls
 		}
 	}
+	g.Planned = units.Round(g.Planned)
 	return g
 }
-
-// seconds writes a short time.
-func seconds(s float64) string { return units.Decimal(s, 0) + " s" }
 
 // TurnsIn is how many turns each player has time for in the block.
 func (l Prepared) TurnsIn(in Inputs) int {

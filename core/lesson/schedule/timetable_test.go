@@ -2,6 +2,7 @@ package schedule_test
 
 import (
 	"fmt"
+	"math"
 	"slices"
 	"testing"
 
@@ -65,7 +66,7 @@ func TestEquipmentThatMovesTakesTime(t *testing.T) {
 	require.Equal(t, []schedule.Piece{{Count: 4, Name: "flat markers"}}, second.Goes)
 	require.Contains(t, fmt.Sprint(second.Comes), "1 ball machine")
 	require.InDelta(t, 20+20+120, second.SetUp, 1e-9, "walking over, collecting, setting up")
-	require.Equal(t, "Collecting 4 flat markers", second.Time.Inputs[1].Name)
+	require.Equal(t, "Collecting 4 flat markers", second.Time.Sums[len(second.Time.Sums)-1].Parts[1].Name)
 	// 144 balls of the last drill fill both of the coach's baskets.
 	require.Equal(
 		t,
@@ -99,7 +100,7 @@ func TestBudgetsByHand(t *testing.T) {
 	require.Equal(t, 24+48+100, ada.Balls)
 	first, second := in.Metres[d.Blocks[2].ID][ada.Student], in.Metres[d.Blocks[4].ID][ada.Student]
 	require.Positive(t, first)
-	require.InDelta(t, 4*first+8*second, ada.Metres, 1e-6, "12 turns")
+	require.Equal(t, math.Round(4*first)+math.Round(8*second), ada.Metres, "12 turns, whole metres each drill")
 	// Playing: body 8 min less nothing to walk, ball 10 min, and 12 turns of 39 s less the 6 s of pause at their ends;
 	// those and the others' 12 turns are waiting.
 	require.InDelta(t, 480+600+12*33, ada.Playing, 1e-6)

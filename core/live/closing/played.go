@@ -68,9 +68,8 @@ func Everybody(
 		for _, under := range roots(list) {
 			p.add(account{person, under, list, timetable, counters, in, end})
 		}
-		length := func(metres float64) string { return in.Settings.Units.Length(math.Round(metres)) }
-		p.Played.Ran = length(p.Played.Metres)
-		p.Said = p.say(length)
+		p.Played.Ran = in.Ran(p.Played.Metres)
+		p.Said = p.say(in.Ran)
 		all[i] = p
 	}
 	return all, nil

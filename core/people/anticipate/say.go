@@ -104,9 +104,9 @@ func (a Answer) Derivation(s Stand) metric.Derivation {
 		Figure: "Held, " + string(s.School),
 		Value:  hundredth(s.Held) + " of 100",
 		Formula: fmt.Sprintf(
-			"the sum over the replies of chance × how often it is reached (the own start varies by %g s) × how well it is "+
-				"met: 1 at ease, the less the more hurried, %g at least; replies fly as they do in play, and places up to %s "+
-				"from the middle were tried",
+			"of each reply its chance × what is held of it: how often it is reached (the own start varies by %g s) × how "+
+				"well it is met, 1 at ease, the less the more hurried, %g at least; replies fly as they do in play, and places "+
+				"up to %s from the middle were tried",
 			start,
 			poorest,
 			units.Metres.Length(a.Within),
@@ -115,20 +115,20 @@ func (a Answer) Derivation(s Stand) metric.Derivation {
 			"no source",
 		Inputs: []metric.Input{},
 	}
+	var parts []metric.Part
 	for i, c := range a.Coming {
 		if c.Possible && c.Chance == 0 { // what never comes is no reply
 			continue
 		}
 		value := "cannot be played from there: " + c.Why
 		if c.Possible {
-			value = fmt.Sprintf(
-				"%s of 100 × %s of 100 held; %s s until it lands",
-				hundredth(c.Chance),
-				hundredth(s.Each[i]),
-				units.Decimal(c.Seconds, 2),
-			)
+			value = units.Decimal(c.Seconds, 2) + " s until it lands"
+			held := metric.Times.Work(c.Reply, metric.OfHundred,
+				metric.OfHundred.Of("It comes", c.Chance), metric.OfHundred.Of("It is held", s.Each[i]))
+			d.Sums, parts = append(d.Sums, held), append(parts, held.Gives)
 		}
 		d.Inputs = append(d.Inputs, metric.Input{Name: c.Reply, Value: value})
 	}
-	return d
+	d.Sums = append(d.Sums, metric.Added.Work("Held", metric.OfHundred, parts...))
+	return d.Settled()
 }

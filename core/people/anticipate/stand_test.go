@@ -125,7 +125,7 @@ func TestWhereToWaitForADropFromTheForehandCorner(t *testing.T) {
 	require.Contains(t, a.Say(likely, tape), "forward")
 	require.Contains(t, a.Say(likely, tape), "you give up the cross drop (2 in 10)")
 	require.Contains(t, a.Cost(), "Back to the middle costs")
-	require.Contains(t, a.Derivation(likely).Formula, "chance × how often it is reached")
+	require.Contains(t, a.Derivation(likely).Formula, "its chance × what is held of it")
 	require.Len(t, a.Derivation(likely).Inputs, 4)
 }
 

@@ -15,6 +15,7 @@ import (
 	"hodometer/core/sport/court"
 	"hodometer/core/sport/sports"
 	"hodometer/internal/golden"
+	"hodometer/internal/pencil"
 )
 
 // TestWhereToWaitInEverySport: the answer to every seventh situation, for another level and hand each, in words and
@@ -37,6 +38,7 @@ func TestWhereToWaitInEverySport(t *testing.T) {
 			a := answered(t, asked(s, levels[n%len(levels)], hand))
 			tape := court.Tape{System: []units.System{units.Metres, units.Feet}[n%2]}
 			for _, stand := range a.Stands {
+				pencil.Check(t, string(of.Name), a.Derivation(stand))
 				fmt.Fprintln(&b, "  ", stand.School, a.Say(stand, tape), golden.Line(t, stand, 2))
 			}
 			fmt.Fprintln(&b, "  ", a.Cost(), golden.Line(t, a.Derivation(a.Stands[len(a.Stands)-1]), 2))

@@ -78,7 +78,7 @@ func TestTheFeetOfTheLibrary(t *testing.T) {
 			}
 		}
 		fmt.Fprintln(&b, "  ", golden.Line(t, turn.Tempos, 2))
-		fmt.Fprintln(&b, "  ", golden.Line(t, turn.Metres, 2))
+		fmt.Fprintln(&b, "  ", golden.Line(t, turn.Runs, 2))
 	}
 	golden.Same(t, "feet.txt", b.String())
 }

@@ -164,23 +164,24 @@ func (t Timing) turn(ctx context.Context, turn int, full detail) (Timeline, erro
 // ManyTurns is how many turns stand for all where no turn is like another.
 const ManyTurns = 16
 
-// Metres is how far each live player runs in a turn, the mean of many where no turn is like another.
-func (t Timing) Metres(ctx context.Context) ([]float64, error) {
+// Metres is how far each live player runs in a turn, of many turns where none is like another. The rallies of a turn
+// are alike.
+func (t Timing) Metres(ctx context.Context) ([][]float64, error) {
 	turns := 1
 	if t.Pattern.Varies() {
 		turns = ManyTurns
 	}
-	metres := []float64{}
-	for turn := range turns {
+	metres, times := make([][]float64, turns), 1.0
+	if t.Pattern.Rally != nil {
+		times = t.Pattern.UsualSequences()
+	}
+	for turn := range metres {
 		line, err := t.turn(ctx, turn, bare)
 		if err != nil {
 			return nil, err
 		}
-		for i, r := range line.Runners {
-			if i == len(metres) {
-				metres = append(metres, 0)
-			}
-			metres[i] += r.Metres / float64(turns)
+		for _, r := range line.Runners {
+			metres[turn] = append(metres[turn], times*r.Metres)
 		}
 	}
 	return metres, nil

@@ -4436,6 +4436,7 @@ export interface components {
             weight?: number;
         };
         LessonBrief: {
+            /** @description Fed to everybody; rallies are not among them */
             balls: number;
             /** @description Other lessons of the list at the same time, and what a calendar has otherwise by now, in words */
             clashes: string[];
@@ -4588,7 +4589,7 @@ export interface components {
             all: number;
             /** @description Balls fed to everybody together */
             balls: number;
-            /** @description Baskets, tubes or boxes fed, each followed by a pick-up */
+            /** @description Baskets, tubes or boxes fed, each followed by a pick-up; 0 where its balls come out of none */
             baskets: number;
             /** @description Balls that one player plays */
             each: number;
@@ -4692,18 +4693,40 @@ export interface components {
         MetricDerivation: {
             /** @description What the figure is called */
             figure: string;
-            /** @description The formula in words */
+            /** @description The rule in words; empty where the sums say it */
             formula: string;
-            /** @description The numbers put in, in order */
+            /** @description What else went in, in order */
             inputs: components["schemas"]["MetricInput"][];
             /** @description Where the rule comes from */
             source: string;
+            /** @description One after the other; the last gives the figure */
+            sums?: components["schemas"]["MetricSum"][];
             /** @description The figure with its unit */
             value: string;
         };
         MetricInput: {
             name: string;
             value: string;
+        };
+        /** @enum {string} */
+        MetricJoin: "added" | "less" | "times" | "shared" | "filled" | "largest";
+        MetricPart: {
+            name: string;
+            /**
+             * Format: double
+             * @description The number that is printed: seconds of a clock, a share of 1
+             */
+            number: number;
+            /** @description The number as it is printed */
+            text: string;
+            /** @description What follows it; empty where it is a count of something that its name says */
+            unit: string;
+        };
+        MetricSum: {
+            gives: components["schemas"]["MetricPart"];
+            join: components["schemas"]["MetricJoin"];
+            /** @description In order; the first is what is shared, or what the others are taken from */
+            parts: components["schemas"]["MetricPart"][];
         };
         NamedCopy: {
             name: string;
@@ -4982,6 +5005,7 @@ export interface components {
             lesson?: components["schemas"]["LessonDocument"];
         };
         Plan: {
+            /** @description Fed to everybody */
             balls: number;
             /** @description Basketfuls fed */
             baskets: number;
@@ -5018,6 +5042,8 @@ export interface components {
             planned: number;
             /** @description How many attempts there are and how likely the goals are met, in the order of the blocks */
             prospects: components["schemas"]["ProspectBlock"][];
+            /** @description Played, each with one ball */
+            rallies: number;
             /**
              * Format: double
              * @description Booked but not planned; 0 where there is none
@@ -6248,8 +6274,7 @@ export interface components {
         };
         Simulation: {
             fastest: components["schemas"]["FootworkFastest"][];
-            /** @description What each live player runs in a turn: the mean of several where no turn is like another */
-            metres: number[];
+            /** @description Those of Figures, where they are shown */
             metrics: components["schemas"]["Metric"][];
             player: components["schemas"]["FootworkPlayer"];
             /** @description By field: balls that cannot be fed */
