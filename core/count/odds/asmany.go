@@ -54,7 +54,7 @@ func (q Question) asMany() Answer {
 		a.Dots = append(a.Dots, makes(1-(float64(i)+0.5)/dots))
 	}
 	a.Sentence = fmt.Sprintf("%s in %s min; about %s, 9 times in 10 at least %s; %d or more %s",
-		had, units.Decimal(q.Goal.Minutes, 1), made,
+		had, units.Decimal(q.Goal.Minutes, 2), made,
 		units.Decimal(a.usual().Balls, 0), q.Goal.Count, Times(chance))
 	a.Derivation = q.derivation(a)
 	return a

@@ -154,7 +154,10 @@ func (q Question) derivation(a Answer) metric.Derivation {
 	}
 	if !a.Never {
 		for _, each := range a.Quantiles {
-			phrase := fmt.Sprintf("within %s: %s", Attempts(each.Balls), lasting(each.Seconds))
+			phrase := fmt.Sprintf("within %s: %s", Attempts(each.Balls), lasting(q.clock().played(each.Balls)))
+			if each.PickUps > 0 && each.Balls <= Thousand {
+				phrase += ", and " + units.Count(int(each.PickUps), "pick-up", "pick-ups")
+			}
 			if q.Goal.Kind == score.AsManyAsPossible {
 				phrase = "at least " + Attempts(each.Balls)
 			}

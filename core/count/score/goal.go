@@ -253,7 +253,7 @@ func (g Goal) String() string {
 		if g.Of > 0 {
 			what = fmt.Sprintf("sets of %d ", g.Of)
 		}
-		return fmt.Sprintf("as many %sas possible in %s min, hoping for %d", what, units.Decimal(g.Minutes, 1), g.Count)
+		return fmt.Sprintf("as many %sas possible in %s min, hoping for %d", what, units.Decimal(g.Minutes, 2), g.Count)
 	case FirstTo:
 		if g.Against > 0 && g.Against != g.Count {
 			return fmt.Sprintf("first to %d, the other to %d", g.Count, g.Against) + g.ahead()
@@ -265,7 +265,7 @@ func (g Goal) String() string {
 		return fmt.Sprintf("within %s s, the best of %s", units.Decimal(g.Seconds, 1), units.Count(g.Count, "try", "tries"))
 	case FewMisses:
 		if g.Timed() {
-			return fmt.Sprintf("at most %s in %s min", g.missed(g.Misses), units.Decimal(g.Minutes, 1))
+			return fmt.Sprintf("at most %s in %s min", g.missed(g.Misses), units.Decimal(g.Minutes, 2))
 		}
 		return fmt.Sprintf("at most %s in %s", g.missed(g.Misses), units.Balls(g.Count))
 	case Rallies:

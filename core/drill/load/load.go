@@ -70,8 +70,9 @@ func For(d drill.Document, g Group, turns int, s coach.Settings) Load {
 	return load
 }
 
-// Own is what one player strikes in their turns.
-type Own struct{ Balls, Overheads, Serves int }
+// Own is what one player strikes in their turns. Balls are rallies where each reply is the next feed, and strokes those
+// that they have in them.
+type Own struct{ Balls, Strokes, Overheads, Serves int }
 
 // Of is what one player strikes in so many turns. Who has a part in a turn that others play too has each of the parts
 // equally often.
@@ -79,8 +80,14 @@ func Of(d drill.Document, turns float64) Own {
 	mine := func(inTurn int) int {
 		return int(math.Round(turns * float64(inTurn) / float64(d.Pattern.Roles())))
 	}
+	balls := mine(d.Pattern.StrokesPerTurn())
+	strokes := balls
+	if r := d.Pattern.Rally; r != nil {
+		strokes = int(math.Round(turns * d.Pattern.UsualSequences() * float64(r.Shots) / float64(AtOnce(d))))
+	}
 	return Own{
-		Balls:     mine(d.Pattern.StrokesPerTurn()),
+		Balls:     balls,
+		Strokes:   strokes,
 		Overheads: mine(d.Pattern.Count(sports.Of(d.Sport).Overhead)),
 		Serves:    mine(d.Pattern.Count(func(s sports.Stroke) bool { return s == sports.Serve })),
 	}

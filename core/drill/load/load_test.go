@@ -148,3 +148,13 @@ func TestShuttlesComeInTubes(t *testing.T) {
 		s.Container(court.Squash),
 	)
 }
+
+// Crossroads by hand: three turns of three rallies of twelve strokes are nine rallies; of the 108 strokes each of the
+// two plays 54.
+func TestStrokesOfARallyAreThoseOfEach(t *testing.T) {
+	t.Parallel()
+	own := load.Of(sample.Drill(t, "Crossroads"), 3)
+	require.Equal(t, []int{9, 54}, []int{own.Balls, own.Strokes})
+	fed := load.Of(sample.Coin().Document, 3)
+	require.Equal(t, fed.Balls, fed.Strokes)
+}

@@ -54,7 +54,7 @@ func (p Plan) metrics(d lesson.Document, list []schedule.Prepared, in schedule.I
 	figures := []metric.Metric{
 		own(planned),
 		own(planned, p.room(d, planned.Gives)),
-		own(append(fed, metric.Added.Work("Balls", metric.Counted("ball", "balls"), balls...))...),
+		own(append(fed, metric.Added.Work("Balls fed", metric.Counted("ball", "balls"), balls...))...),
 		own(append(filled, metric.Added.Work(title, metric.Counted(of, of), baskets...))...),
 	}
 	if len(rallies) > 0 {

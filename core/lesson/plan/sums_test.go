@@ -70,7 +70,7 @@ func TestEveryFigureOfALessonAddsUp(t *testing.T) {
 			pencil.Check(t, of, m.Derivation)
 		}
 		require.Equal(t, units.Clock(p.Planned), figure(t, p.Metrics, "Planned"), of)
-		require.Equal(t, fmt.Sprint(p.Balls), figure(t, p.Metrics, "Balls"), of)
+		require.Equal(t, fmt.Sprint(p.Balls), figure(t, p.Metrics, "Balls fed"), of)
 		longest := 0.0
 		for _, s := range p.Blocks {
 			if s.Load != nil {

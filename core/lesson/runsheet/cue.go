@@ -14,6 +14,7 @@ import (
 	"hodometer/core/lesson/schedule"
 	"hodometer/core/people/student"
 	"hodometer/core/sport/court"
+	"hodometer/core/sport/feed"
 )
 
 // asDrawn is how somebody plays for whom nothing differs.
@@ -197,17 +198,25 @@ func goals(d drill.Document) string {
 	return strings.Join(phrases, "; ") + " (" + d.Order.String() + ")"
 }
 
+// rest says the pause after each of several sequences; empty where there is none.
+func rest(p feed.Pattern) string {
+	if p.Pause == 0 || p.UsualSequences() <= 1 {
+		return ""
+	}
+	return fmt.Sprintf(", then a pause of %s s, %s times", units.Decimal(p.Pause, 1), units.Decimal(p.UsualSequences(), 1))
+}
+
 // drillCues call the feeding, what to count, each pick-up where a basket runs empty, and who plays it how.
 func drillCues(l schedule.Prepared, s schedule.ScheduledBlock, in schedule.Inputs) []Cue {
 	d, at := l.Document, s.Start+s.SetUp
-	how := "Feed: %s a turn, %s s apart. %s Goal: %s"
+	how := "Feed: %s a turn, %s s apart%s. %s Goal: %s"
 	switch {
 	case d.Pattern.Rally != nil, d.Pattern.OneBall():
-		how = "Play: %s a turn, a stroke every %s s. %s Goal: %s"
+		how = "Play: %s a turn, a stroke every %s s%s. %s Goal: %s"
 	case d.Pattern.BallsPerTurn() == 0:
-		how = "Do: %s a turn, %s s apart. %s Goal: %s"
+		how = "Do: %s a turn, %s s apart%s. %s Goal: %s"
 	}
-	text := fmt.Sprintf(how, d.Turn(), units.Decimal(d.Pattern.Gap, 2), l.GroupSummary, goals(d))
+	text := fmt.Sprintf(how, d.Turn(), units.Decimal(d.Pattern.Gap, 2), rest(d.Pattern), l.GroupSummary, goals(d))
 	if len(d.Cues) > 0 {
 		text += ". " + d.Cues[0]
 	}

@@ -17,7 +17,7 @@ type Budget struct {
 	Student   string  `json:"student"`
 	Name      string  `json:"name"`
 	Short     string  `json:"short" description:"What to call them on court"`
-	Balls     int     `json:"balls" description:"Balls fed to them, and hit in warm-ups with a rotation"`
+	Balls     int     `json:"balls" description:"Strokes: at balls fed to them, in rallies and in warm-ups with a rotation"`
 	Overheads int     `json:"overheads" description:"Strokes above the head, serves included"`
 	Serves    int     `json:"serves"`
 	Metres    float64 `json:"metres" description:"Run in drills"`
@@ -92,7 +92,7 @@ func (l Prepared) ComesTo(student string, s ScheduledBlock, in Inputs) (b Budget
 	case s.Load != nil:
 		turns := l.turns(at, s)
 		strikes := load.Of(l.Document, turns)
-		b.Balls += strikes.Balls
+		b.Balls += strikes.Strokes
 		b.Overheads += strikes.Overheads
 		b.Serves += strikes.Serves
 		if run, ok := l.run(student, s, in); ok {

@@ -23,6 +23,7 @@ type Move struct {
 	Comes []Piece `json:"comes"`
 	Goes  []Piece `json:"goes"`
 	Stays []Piece `json:"stays"`
+	Marks int     `json:"marks" description:"Places that are marked for it for the first time"`
 }
 
 // CourtPlans say where everything stands, court by court, with what moves between the blocks.
@@ -54,6 +55,7 @@ func CourtPlans(d lesson.Document, p Timetable, in Inputs) ([]CourtPlan, error) 
 		)
 		if k := (key{id, l.Block.Drill}); !seen[k] {
 			seen[k] = true
+			plans[at].Moves[len(plans[at].Moves)-1].Marks = len(l.Document.Stops())
 			for _, stop := range l.Document.Stops() {
 				stop.Label = l.Document.Name + ": " + stop.Label
 				stops[id] = append(stops[id], stop)

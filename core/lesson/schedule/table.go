@@ -45,7 +45,7 @@ func (l Prepared) table(seconds float64) *rotation.Table {
 	t := form.Table(len(l.People), seconds, perBall)
 	if own {
 		for i := range t.People {
-			t.People[i].Balls = load.Of(l.Document, l.turnsAt(i, t)).Balls
+			t.People[i].Balls = load.Of(l.Document, l.turnsAt(i, t)).Strokes
 		}
 	}
 	if form.Kind != rotation.Stations {

@@ -5922,7 +5922,7 @@ export interface components {
             words: string;
         };
         ScheduleBudget: {
-            /** @description Balls fed to them, and hit in warm-ups with a rotation */
+            /** @description Strokes: at balls fed to them, in rallies and in warm-ups with a rotation */
             balls: number;
             /** @description What to watch in them */
             fault: string;
@@ -5994,6 +5994,8 @@ export interface components {
             clock: string;
             comes: components["schemas"]["SchedulePiece"][];
             goes: components["schemas"]["SchedulePiece"][];
+            /** @description Places that are marked for it for the first time */
+            marks: number;
             stays: components["schemas"]["SchedulePiece"][];
             title: string;
         };

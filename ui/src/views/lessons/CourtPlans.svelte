@@ -2,7 +2,7 @@
   import { createQuery } from '@tanstack/svelte-query'
   import { answer, api, type CourtPlan } from '../../lib/api/client'
   import Async from '../../lib/parts/Async.svelte'
-  import { listed } from '../../lib/words/words'
+  import { listed, many } from '../../lib/words/words'
   import type { Planner } from './planner.svelte'
 
   interface Props {
@@ -37,7 +37,7 @@
                 move.stays.length ? `${listed(move.stays)} stand already` : '',
               ]
                 .filter(Boolean)
-                .join('; ') || 'nothing to move'}.
+                .join('; ') || (move.marks ? `mark ${many(move.marks, 'place')}` : 'nothing to move')}.
             </li>
           {/each}
         </ul>

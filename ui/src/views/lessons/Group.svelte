@@ -67,7 +67,7 @@
           <tr>
             <th scope="col">Here</th>
             <th scope="col">Player</th>
-            <th scope="col" class="text-right">Balls</th>
+            <th scope="col" class="text-right">Strokes</th>
             <th scope="col" class="text-right">Overhead</th>
             <th scope="col" class="text-right">Runs</th>
             <th scope="col" class="text-right">Plays</th>

@@ -51,7 +51,7 @@
             <span class="whitespace-nowrap"
               ><span class="drum-digits text-xl">{metric.text}</span>
               {metric.name.toLowerCase()}
-              {metric.name === 'Balls' ? '' : metric.unit}</span
+              {metric.name === 'Balls fed' ? '' : metric.unit}</span
             >
           {/each}
         </span>

@@ -87,7 +87,7 @@
             <th scope="col">From</th>
             <th scope="col" class="text-right">played</th>
             <th scope="col" class="text-right">waited</th>
-            {#if counted}<th scope="col" class="text-right">balls</th>{/if}
+            {#if counted}<th scope="col" class="text-right">strokes</th>{/if}
             {#each table.rounds as each, i (i)}
               <th scope="col" class="p-0">
                 <button
