@@ -126,7 +126,7 @@ const views: [string, (page: Page) => Promise<unknown>][] = [
     'how a figure came about',
     async (page) => {
       await link(page, 'Noor and Teo')
-      await page.getByRole('button', { name: /^Balls \d/ }).click()
+      await page.getByRole('button', { name: /^Balls fed \d/ }).click()
       await page.getByRole('dialog').waitFor()
     },
   ],

@@ -51,7 +51,7 @@ test('the whole slice with the keyboard alone', async ({ page, empty }) => {
   await page.keyboard.press('Tab')
   await expect(page.getByRole('button', { name: /Feed rate 17.1/ })).toBeVisible()
   await press(page, page.getByRole('button', { name: /One turn/ }))
-  await expect(page.getByRole('dialog')).toContainText('sequences × (balls × gap + pause)')
+  await expect(page.getByRole('dialog')).toContainText('One sequence')
   await page.keyboard.press('Escape')
 
   await press(page, page.getByRole('link', { name: 'Lessons' }))
@@ -63,7 +63,7 @@ test('the whole slice with the keyboard alone', async ({ page, empty }) => {
   await type(page, page.getByRole('combobox', { name: 'What to add' }), 'last stretch my')
   await expect(page.getByRole('option').first()).toContainText('Last Stretch (my version)')
   await page.keyboard.press('Enter')
-  await expect(page.getByRole('button', { name: /Balls 32/ })).toBeVisible()
+  await expect(page.getByRole('button', { name: /Balls fed 32/ })).toBeVisible()
   await press(page, page.getByRole('button', { name: 'Later' }))
   await expect(page.getByText('All changes saved')).toBeVisible()
 
