@@ -5,8 +5,10 @@
 
   interface Props {
     metrics: Metric[]
+    /** Whose figures they are; what is called alike of the same is one figure wherever it is shown. */
+    of?: string
   }
-  let { metrics }: Props = $props()
+  let { metrics, of }: Props = $props()
   let open = $state<Derivation | null>(null)
 </script>
 
@@ -15,7 +17,10 @@
     <button class="drum" onclick={() => (open = metric.derivation)} title="How this came about">
       <span class="text-sm">{metric.name}</span>
       <span class="flex flex-wrap items-baseline gap-x-1">
-        <span class={metrics.length > 11 ? 'text-xl' : metrics.length > 9 ? 'text-2xl' : 'text-3xl'}
+        <span
+          data-figure={of && `${of} ${metric.name}`}
+          data-value="{metric.text} {metric.unit}"
+          class={metrics.length > 11 ? 'text-xl' : metrics.length > 9 ? 'text-2xl' : 'text-3xl'}
           ><Rolling text={metric.text} /></span
         >
         <span class="text-sm">{metric.unit}</span>

@@ -4,9 +4,10 @@
 
   /** How long each block was to go, and went. */
   interface Props {
+    lesson: string
     against: Afterwards['against']
   }
-  let { against }: Props = $props()
+  let { lesson, against }: Props = $props()
 </script>
 
 <table class="table-sm table">
@@ -23,7 +24,12 @@
     {#each against as each (each.block)}
       <tr>
         <th scope="row" class="font-normal">{each.title}</th>
-        <td class="text-right tabular-nums">{each.planned ? lasting(each.planned) : '–'}</td>
+        <td
+          class="text-right tabular-nums"
+          data-figure="{lesson} {each.block} lasts"
+          data-value="{Number((each.planned / 60).toFixed(1))} min"
+          >{each.planned ? lasting(each.planned) : '–'}</td
+        >
         <td class="text-right tabular-nums">{each.ran ? lasting(each.ran) : '–'}</td>
         <td class={each.said === 'as planned' ? 'hint' : ''}>{each.said}</td>
       </tr>

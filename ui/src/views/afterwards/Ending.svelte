@@ -33,7 +33,7 @@
     <h2 id="ending">How it went</h2>
     <SaveState {draft} />
   </div>
-  {#if data.against.length}<Against against={data.against} />{/if}
+  {#if data.against.length}<Against {lesson} against={data.against} />{/if}
   <div class="mt-3 grid gap-3">
     <TextField
       label="What happened against the plan"

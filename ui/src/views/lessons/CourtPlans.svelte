@@ -20,7 +20,9 @@
 <section class="sheet" aria-labelledby="court-plan">
   <h2 id="court-plan">On court</h2>
   {#if planner.plan.carry.length}
-    <p class="mt-1"><strong>Carry:</strong> {listed(planner.plan.carry)}.</p>
+    <p class="mt-1">
+      <strong>Carry:</strong> <span data-figure="{planner.id} Carry">{listed(planner.plan.carry)}</span>.
+    </p>
   {/if}
   <Async {query}>
     {#snippet children(plans)}

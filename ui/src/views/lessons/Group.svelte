@@ -90,9 +90,14 @@
               <th scope="row" class="font-medium">
                 {budget.name}
               </th>
-              <td class="text-right tabular-nums">{budget.balls}</td>
+              <td class="text-right tabular-nums" data-figure="{planner.id} {budget.name} strokes"
+                >{budget.balls}</td
+              >
               <td class="text-right tabular-nums">{budget.overheads}</td>
-              <td class="text-right whitespace-nowrap tabular-nums">{budget.ran}</td>
+              <td
+                class="text-right whitespace-nowrap tabular-nums"
+                data-figure="{planner.id} {budget.name} runs">{budget.ran}</td
+              >
               <td class="text-right whitespace-nowrap tabular-nums">{lasting(budget.playing)} min</td>
               <td class="text-right whitespace-nowrap tabular-nums">{lasting(budget.waiting)} min</td>
             </tr>

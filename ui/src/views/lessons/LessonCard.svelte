@@ -48,7 +48,10 @@
       <div class="flex flex-wrap items-baseline gap-x-4 text-sm">
         <span class="flex gap-3">
           {#each carry as metric, i (i)}
-            <span class="whitespace-nowrap"
+            <span
+              class="whitespace-nowrap"
+              data-figure="{brief.id} {metric.name}"
+              data-value="{metric.text} {metric.unit}"
               ><span class="drum-digits text-xl">{metric.text}</span>
               {metric.name.toLowerCase()}
               {metric.name === 'Balls fed' ? '' : metric.unit}</span
@@ -58,9 +61,10 @@
         {#if plan.carry.length}
           <p>
             <strong>Carry</strong>
-            {listed(plan.carry)}{#if firstDrill}; <strong>stands ready</strong> by {firstDrill.clock}: {listed(
-                firstDrill.comes,
-              )}{/if}.
+            <span data-figure="{brief.id} Carry">{listed(plan.carry)}</span>{#if firstDrill}; <strong
+                >stands ready</strong
+              >
+              by {firstDrill.clock}: {listed(firstDrill.comes)}{/if}.
           </p>
         {/if}
         {#if signs > 0}<a class="link-hover text-error ml-auto underline" href={open}

@@ -229,7 +229,9 @@
   {@render more()}
 {/if}
 <div class="foot">
-  <Part name="The figures"><EditNotes {planner} /><Drums metrics={planner.plan.metrics} /></Part>
+  <Part name="The figures"
+    ><EditNotes {planner} /><Drums metrics={planner.plan.metrics} of={planner.id} /></Part
+  >
 </div>
 
 <style>

@@ -2,6 +2,7 @@
   import { weeksQuery } from '../../lib/page/data'
   import Part from '../../lib/parts/Part.svelte'
   import UnreadableList from '../../lib/parts/UnreadableList.svelte'
+  import { many } from '../../lib/words/words'
   import MoreWeeks from './MoreWeeks.svelte'
 
   /** All lessons before today, the latest first, week by week. */
@@ -36,7 +37,11 @@
             <td class="whitespace-nowrap tabular-nums">{lesson.date} {lesson.start}</td>
             <th scope="row"><a class="link link-hover" href="#/lessons/{lesson.id}">{lesson.title}</a></th>
             <td>{lesson.people.join(', ')}</td>
-            <td class="text-right tabular-nums">{lesson.balls}</td>
+            <td
+              class="text-right tabular-nums"
+              data-figure="{lesson.id} Balls fed"
+              data-value={many(lesson.balls, 'ball')}>{lesson.balls}</td
+            >
             <td class="text-right"
               ><a class="btn btn-sm" href="#/lessons/{lesson.id}/afterwards"
                 >Afterwards<span class="sr-only"> of {lesson.title} on {lesson.date}</span></a

@@ -4,7 +4,7 @@
   import Async from '../../lib/parts/Async.svelte'
   import { keys, renew, week } from '../../lib/page/data'
   import { notices } from '../../lib/parts/notice.svelte'
-  import { onDay } from '../../lib/words/words'
+  import { many, onDay } from '../../lib/words/words'
   import MoveLesson from './MoveLesson.svelte'
 
   const client = useQueryClient()
@@ -85,7 +85,12 @@
                 <span class="drum-digits text-lg">{lesson.start}</span>
                 <span class="block leading-tight font-medium">{lesson.title}</span>
               </a>
-              <span class="hint block text-sm">{lesson.minutes} min · {lesson.balls} balls</span>
+              <span class="hint block text-sm"
+                >{lesson.minutes} min ·
+                <span data-figure="{lesson.id} Balls fed" data-value={many(lesson.balls, 'ball')}
+                  >{many(lesson.balls, 'ball')}</span
+                ></span
+              >
               {#each lesson.clashes as clash, i (i)}
                 <span class="text-error block text-sm">{clash}</span>
               {/each}

@@ -29,7 +29,9 @@
     <span class="drum-digits mr-2 text-4xl">{content.start}</span>{content.title}
   </h1>
   <p>{content.about}</p>
-  {#each content.facts as fact (fact.name)}<p><strong>{fact.name}:</strong> {fact.text}</p>{/each}
+  {#each content.facts as fact (fact.name)}
+    <p><strong>{fact.name}:</strong> <span data-figure="{lesson.id} {fact.name}">{fact.text}</span></p>
+  {/each}
   {#if content.note}<p>{content.note}</p>{/if}
   <div class="mt-2"><Road plan={lesson.plan} height={86} /></div>
 
@@ -40,7 +42,9 @@
           <h2>
             <span class="drum-digits text-2xl">{section.clock}</span>
             {section.title}
-            <span class="length drum-digits">{section.length}</span>
+            <span class="length drum-digits" data-figure="{lesson.id} {section.block} lasts"
+              >{section.length}</span
+            >
           </h2>
           <ul>
             {#each section.lines as line, i (i)}
