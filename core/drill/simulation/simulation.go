@@ -5,6 +5,7 @@ import (
 	"context"
 	"fmt"
 	"math"
+	"slices"
 
 	"hodometer/core/basics/invalid"
 	"hodometer/core/basics/metric"
@@ -139,7 +140,7 @@ func Run(ctx context.Context, d drill.Document, player footwork.Player, s coach.
 	if err := p.explain(ctx, work, s); err != nil {
 		return Simulation{}, err
 	}
-	p.Verdict = p.sentence()
+	p.Verdict = p.sentence() + p.tooQuick(d.Pattern.Gap)
 	p.Runs = []string{}
 	for i, r := range p.Timeline.Runners {
 		p.Runs = append(
@@ -170,4 +171,18 @@ func (p Simulation) sentence() string {
 		return "All can be reached with honest work."
 	}
 	return "All can be reached with ease."
+}
+
+// tooQuick says that a gap cannot be kept up turn after turn, and what gives; empty where it can.
+func (p Simulation) tooQuick(gap float64) string {
+	for _, f := range slices.Backward(p.Fastest) {
+		if f.Gap == nil {
+			continue
+		}
+		if gap < *f.Gap-1e-9 {
+			return fmt.Sprintf(" This tempo cannot be kept up, from %s s on it can; what gives is %s.", units.Decimal(*f.Gap, 1), f.First)
+		}
+		break
+	}
+	return ""
 }

@@ -11,6 +11,7 @@ import (
 	"hodometer/core/people/coach"
 	"hodometer/core/people/footwork"
 	"hodometer/core/people/student"
+	"hodometer/internal/long"
 	"hodometer/internal/sample"
 )
 
@@ -122,4 +123,27 @@ func answering(d drill.Document, line footwork.Timeline) float64 {
 		sum += s
 	}
 	return sum / float64(max(1, len(seconds)))
+}
+
+// A tempo that cannot be kept up is not told to be reached with ease alone: the library, as quick as nobody feeds it.
+func TestATempoThatCannotBeKeptUpIsSaid(t *testing.T) {
+	t.Parallel()
+	said := 0
+	for _, stored := range long.Some(t, library.All(), 24) {
+		d := stored.Document
+		player := d.PlayerFor(d.Written(), student.RightHand)
+		turn, err := simulation.Run(t.Context(), d, player, coach.Default())
+		require.NoError(t, err)
+		require.NotContains(t, turn.Verdict, "cannot be kept up", d.Name)
+		if len(turn.Fastest) == 0 || turn.Fastest[2].Gap == nil || *turn.Fastest[2].Gap <= 0.6 {
+			continue
+		}
+		d.Pattern.Gap = *turn.Fastest[2].Gap - 0.1
+		quick, err := simulation.Run(t.Context(), d, player, coach.Default())
+		require.NoError(t, err)
+		require.Contains(t, quick.Verdict, "cannot be kept up", d.Name)
+		require.Contains(t, quick.Verdict, turn.Fastest[2].First, d.Name)
+		said++
+	}
+	require.Positive(t, said)
 }

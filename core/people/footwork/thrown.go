@@ -2,11 +2,14 @@ package footwork
 
 import (
 	"fmt"
+	"slices"
+	"strings"
 
 	"hodometer/core/basics/units"
 	"hodometer/core/sport/court"
 	"hodometer/core/sport/feed"
 	"hodometer/core/sport/flight"
+	"hodometer/core/sport/sports"
 )
 
 // How fast a hand throws, m/s, and from what height on it throws overarm, metres. Common practice, no source.
@@ -32,10 +35,33 @@ func (d Drill) fed(t feed.Task, from, landing court.Point) (flight.Launch, bool,
 		return l, slower, nil
 	}
 	why := fmt.Sprintf("a hand throws %s at up to %g m/s, and this takes %s m/s", how, most, units.Decimal(speed, 1))
+	if pace, ok := d.gentler(t, from, landing, most); ok {
+		return l, slower, fmt.Errorf("%w: %s; at %s pace it goes", flight.ErrImpossible, why, pace)
+	}
 	if nearer, ok := d.nearer(t, from, landing, most); ok {
 		return l, slower, fmt.Errorf("%w: %s; it goes from %s nearer", flight.ErrImpossible, why, units.Metres.Length(nearer))
 	}
 	return l, slower, fmt.Errorf("%w: %s", flight.ErrImpossible, why)
+}
+
+// gentler is the quickest pace below the one that was chosen at which a hand throws it from there, in words; false where
+// none was chosen, or none is slow enough.
+func (d Drill) gentler(t feed.Task, from, landing court.Point, most float64) (string, bool) {
+	if t.By != "" || t.Pace == "" {
+		return "", false
+	}
+	const usual sports.Pace = "" // of a hand
+	paces := []sports.Pace{sports.GamePace, sports.RallyPace, sports.HalfPace, sports.Gentle, usual}
+	for _, pace := range paces[slices.Index(paces, t.Pace)+1:] {
+		t.Pace = pace
+		if l, _, err := d.launch(t, from, landing, 1); err == nil && l.Velocity.Norm() <= most {
+			if pace == usual {
+				return "its usual", true
+			}
+			return strings.TrimSuffix(string(pace), " pace"), true
+		}
+	}
+	return "", false
 }
 
 // nearer is how many metres nearer to the landing a hand has to be so that it throws at most so fast, to the next

@@ -29,6 +29,15 @@ func TestAHandThrowsOnlySoFast(t *testing.T) {
 	require.Contains(t, far.Problem, "nearer")
 	near := line(t, thrown(t, court.Point{Y: 1}, court.Point{X: 0.5, Y: -3}, 0), clubPlayer).Interceptions[0]
 	require.Empty(t, near.Problem)
+	// What is only too quick is cured by its pace, not by sixteen metres.
+	for _, c := range []struct {
+		feeder, height float64
+		cure           string
+	}{{2, 0, "at its usual pace it goes"}, {2, 1.8, "at half pace it goes"}, {10, 1.8, "at gentle pace it goes"}} {
+		quick := thrown(t, court.Point{Y: c.feeder}, court.Point{X: 0.5, Y: -4}, c.height)
+		quick.Pattern.Tasks[0].Pace = sports.GamePace
+		require.Contains(t, line(t, quick, clubPlayer).Interceptions[0].Problem, c.cure)
+	}
 	rapid.Check(t, func(t *rapid.T) {
 		from := court.Point{X: rapid.Float64Range(-4, 4).Draw(t, "x"), Y: rapid.Float64Range(0.5, 11).Draw(t, "y")}
 		to := court.Point{X: rapid.Float64Range(-4, 4).Draw(t, "to x"), Y: rapid.Float64Range(-11, -2).Draw(t, "to y")}

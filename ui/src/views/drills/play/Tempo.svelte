@@ -1,6 +1,7 @@
 <script lang="ts">
   import type { Simulation, Report } from '../../../lib/api/client'
   import VerdictSign from './VerdictSign.svelte'
+  import { apart } from './tempo'
 
   /** The gap between balls as a slider, and where along it each ball becomes easier. */
   interface Props {
@@ -77,7 +78,7 @@
       <div class="now"><i style:left="{share(Math.min(Math.max(shown, least), most))}%"></i></div>
     </div>
     <ul class="mt-1 flex flex-wrap gap-x-4 text-sm" aria-label="How fast it can go">
-      {#each simulation.fastest as fastest (fastest.strain)}
+      {#each apart(simulation.fastest) as fastest (fastest.strain)}
         <li class="flex items-center gap-1">
           {#if fastest.gap === null}never{/if}
           <VerdictSign verdict={fastest.strain} />
@@ -85,13 +86,8 @@
         </li>
       {/each}
     </ul>
-    {#if kept}
-      <p class="text-sm">
-        {kept.gap !== null && gap < kept.gap - 0.05
-          ? 'This tempo cannot be kept up; what gives is'
-          : 'What gives first when it gets quicker:'}
-        {kept.first}.
-      </p>
+    {#if kept && kept.gap !== null && gap >= kept.gap - 1e-9}
+      <p class="text-sm">What gives first when it gets quicker: {kept.first}.</p>
     {/if}
   </div>
 {/if}
