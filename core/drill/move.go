@@ -14,8 +14,8 @@ type Move struct {
 	RoundY bool        `json:"roundY,omitempty" description:"Round the offset along the court to 5 cm or 3 in"`
 }
 
-// moved returns the drill with one place moved, measured from the same lines as before. Offsets that are
-// to be rounded become multiples of the grain, in metres.
+// moved returns the drill with one place moved, measured from the same lines as before, or from the nearest ones where
+// it comes to the other half. Offsets that are to be rounded become multiples of the grain, in metres.
 func (d Document) moved(move Move, grain float64) (Document, error) {
 	handle, to := move.Handle, move.To
 	c, err := sports.Court(d.Court)
@@ -27,7 +27,7 @@ func (d Document) moved(move Move, grain float64) (Document, error) {
 		if m.Handle != handle {
 			continue
 		}
-		n := c.Measure(to, *m.Mark)
+		n := c.Remeasure(to, *m.Mark)
 		move.round(&n, c, grain)
 		if _, err := c.Resolve(n); err != nil {
 			var wrong invalid.Fields

@@ -75,7 +75,7 @@ func (r Rules) Metrics(f Forecast, c Chances, t sports.Tempo) []metric.Metric {
 			metric.Derivation{Formula: worked, Inputs: chances, Source: source},
 		),
 		metric.New(
-			"At most",
+			"Hardly ever over",
 			float64(nearly),
 			fmt.Sprint(nearly),
 			"rallies",

@@ -180,7 +180,8 @@ func (p Simulation) tooQuick(gap float64) string {
 			continue
 		}
 		if gap < *f.Gap-1e-9 {
-			return fmt.Sprintf(" This tempo cannot be kept up, from %s s on it can; what gives is %s.", units.Decimal(*f.Gap, 1), f.First)
+			return fmt.Sprintf(" This tempo cannot be kept up, from %s s on it can; what gives is %s.",
+				units.Decimal(*f.Gap, 1), f.First)
 		}
 		break
 	}

@@ -51,7 +51,8 @@ func TestRunSheet(t *testing.T) {
 		at(540, runsheet.Swap).Roles,
 	)
 	feed := at(18*60+80, runsheet.Feed)
-	require.Contains(t, feed.Text, "6 balls a turn, 3.5 s apart, then a pause of 6 s, 3 times. One line of 2. Goal: 5 made in all")
+	require.Contains(t, feed.Text,
+		"6 balls a turn, 3.5 s apart, then a pause of 6 s, 3 times. One line of 2. Goal: 5 made in all")
 	require.Equal(t, "left-handed: mirror it", feed.Roles[1].Role)
 	require.Equal(t, "Pick up 48 balls", at(18*60+80+312, runsheet.PickUp).Text)
 	require.Equal(t, "End of the lesson", at(2880, runsheet.End).Text)

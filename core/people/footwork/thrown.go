@@ -44,8 +44,8 @@ func (d Drill) fed(t feed.Task, from, landing court.Point) (flight.Launch, bool,
 	return l, slower, fmt.Errorf("%w: %s", flight.ErrImpossible, why)
 }
 
-// gentler is the quickest pace below the one that was chosen at which a hand throws it from there, in words; false where
-// none was chosen, or none is slow enough.
+// gentler is the quickest pace below the one that was chosen at which a hand throws it from there, in words; false
+// where none was chosen, or none is slow enough.
 func (d Drill) gentler(t feed.Task, from, landing court.Point, most float64) (string, bool) {
 	if t.By != "" || t.Pace == "" {
 		return "", false

@@ -50,6 +50,22 @@ func (c Court) Third(p Point) string {
 	return []string{"short third", "middle third", "long third"}[min(2, int(3*math.Abs(p.Y)/(c.Length/2)))]
 }
 
+// Remeasure says where a place is in the way another mark is said, and from the nearest lines where it lies on the
+// other half than the line across that the mark is said from.
+func (c Court) Remeasure(p Point, like Mark) Mark {
+	for _, m := range like.Measures {
+		line, ok := c.Line(m.Line)
+		if !ok {
+			continue
+		}
+		if at, isY := line.position(); isY && at*p.Y < 0 {
+			like.Measures = c.Nearby(p).Measures
+			break
+		}
+	}
+	return c.Measure(p, like)
+}
+
 // Nearby says where a place is from the nearest line across the court and the nearest one along it, and as a plain
 // place where the court has none.
 func (c Court) Nearby(p Point) Mark {

@@ -42,3 +42,19 @@ func TestAPlaceIsSaidFromTheNearestLines(t *testing.T) {
 		}
 	})
 }
+
+// A feeder who comes over to the near half is told from there, not from the far baseline; on their own half from the
+// lines they were told from.
+func TestWhoComesOverTheNetIsToldFromThere(t *testing.T) {
+	t.Parallel()
+	c, err := sports.Court("tennis")
+	require.NoError(t, err)
+	far := court.From(court.Off("far-baseline", 1, court.In), court.Off("far-centre-line", 1, court.Right))
+	at := court.Point{X: 1, Y: -6}
+	over := c.Remeasure(at, far)
+	require.NotContains(t, c.Describe(over, court.Tape{}), "far")
+	back, err := c.Resolve(over)
+	require.NoError(t, err)
+	require.InDelta(t, 0, back.Distance(at), 1e-9)
+	require.Equal(t, far.Measures[0].Line, c.Remeasure(court.Point{X: 1, Y: 6}, far).Measures[0].Line)
+}
