@@ -54,7 +54,7 @@ test(
     await expect(page.getByRole('heading', { name: 'Wren', exact: true })).toBeVisible()
     await page.getByRole('button', { name: /Ball warm-up, / }).click()
     await addDrill(page, 'Coin in the Corner (my version)')
-    await expect(page.getByRole('button', { name: /Balls 12/ })).toBeVisible()
+    await expect(page.getByRole('button', { name: /Balls fed 12/ })).toBeVisible()
     await expect(
       page.getByText('2 turns each, 12 balls: fits with 0:01 to spare', { exact: true }),
     ).toBeVisible()

@@ -23,7 +23,7 @@ test('a coach asks where to wait, says what opponents really play, and makes a d
   await expect(told(page)).toContainText('In the middle')
   await page.getByLabel('You go').selectOption('to the likely reply')
   await page.getByRole('button', { name: 'how this came about' }).click()
-  await expect(page.getByRole('dialog')).toContainText('chance × how often it is reached')
+  await expect(page.getByRole('dialog')).toContainText('how often it is reached')
   await page.keyboard.press('Escape')
 
   await page.getByLabel('what is reached from there, at game pace').check()

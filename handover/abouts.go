@@ -29,6 +29,7 @@ var abouts = map[string]string{
 	"played":          "Games that were played",
 	"clock":           "How far lessons were run, and what was planned when they began",
 	"closing":         "What the coach said of lessons at their end",
+	"forecast":        "What was told of goals when lessons began, and what became of it",
 	"remark":          "How engaged a student was in a lesson, and a remark",
 	"ladder_position": "Rungs that students came to",
 	"measure":         "What was counted of drills, as it was then",

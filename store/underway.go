@@ -7,6 +7,7 @@ import (
 	"fmt"
 
 	"hodometer/core/lesson"
+	"hodometer/core/live/closing"
 	"hodometer/core/live/underway"
 )
 
@@ -96,6 +97,7 @@ type Changes struct {
 	Planned  *lesson.Document // the document before, kept where the lesson begins by it
 	Counted  []underway.Counted
 	Acts     []underway.Did // of those that are no counts
+	Told     []closing.Told // of a lesson that begins
 }
 
 // Keep stores what acts made of a lesson: all of it, or nothing. It fails with ErrStale where the document was changed
@@ -141,6 +143,9 @@ func (s *Store) Keep(ctx context.Context, lessonID string, c Changes) error {
 			if err := setClock(ctx, tx, lessonID, *c.Clock, c.Finished, c.Planned); err != nil {
 				return err
 			}
+		}
+		if err := keepTold(ctx, tx, lessonID, c.Told); err != nil {
+			return err
 		}
 		return addTaps(ctx, tx, c.Counted)
 	})

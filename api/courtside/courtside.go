@@ -62,7 +62,13 @@ func (s *Courtside) act(ctx context.Context, p request.ByID, body Acts) (underwa
 		if err != nil {
 			return underway.Answered{}, err
 		}
-		err = s.Store.Keep(ctx, p.ID, changes(&kit, done, stored))
+		c := changes(&kit, done, stored)
+		if stored.Clock == nil && kit.Clock != nil {
+			if c.Told, err = s.told(ctx, stored); err != nil {
+				return underway.Answered{}, err
+			}
+		}
+		err = s.Store.Keep(ctx, p.ID, c)
 		if errors.Is(err, store.ErrStale) && try < tries {
 			continue
 		}
@@ -71,6 +77,9 @@ func (s *Courtside) act(ctx context.Context, p request.ByID, body Acts) (underwa
 		}
 		s.machineHears(kit)
 		view, err := kit.View(ctx, s.Now())
+		if err == nil && kit.Finished {
+			err = s.became(ctx, kit, view)
+		}
 		return underway.Answered{
 			Courtside: view,
 			Sentences: done.Sentences,

@@ -20,5 +20,6 @@ type Courtside struct {
 
 // Routes are its lines of the route table.
 func (s *Courtside) Routes() []request.Route {
-	return slices.Concat(s.courtsideRoutes(), s.equipmentRoutes(), s.playedRoutes(), s.afterwardsRoutes())
+	return slices.Concat(s.courtsideRoutes(), s.equipmentRoutes(), s.playedRoutes(), s.afterwardsRoutes(),
+		s.toldRoutes())
 }

@@ -1730,6 +1730,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/reliability": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What was told of goals when lessons began, against what happened */
+        get: operations["getReliability"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/settings": {
         parameters: {
             query?: never;
@@ -5461,6 +5478,44 @@ export interface components {
             /** @description The coach's own scheme */
             own: boolean;
         };
+        ReliabilityAccount: {
+            /**
+             * Format: double
+             * @description How many would be met if every chance was right
+             */
+            expected: number;
+            met: number;
+            sentence: string;
+            /** @description Ten of them */
+            tenths: components["schemas"]["ReliabilityTenth"][];
+            told: number;
+            verdict: components["schemas"]["ReliabilityVerdict"];
+        };
+        ReliabilityTenth: {
+            /** Format: double */
+            from: number;
+            /** Format: double */
+            high: number;
+            /**
+             * Format: double
+             * @description Between which shares what happened lies 95 times in 100
+             */
+            low: number;
+            /**
+             * Format: double
+             * @description The chance that was told, in the mean; 0 of none
+             */
+            mean: number;
+            met: number;
+            /** @description In words; empty where nothing was told */
+            said: string;
+            /** Format: double */
+            to: number;
+            /** @description Goals */
+            told: number;
+        };
+        /** @enum {string} */
+        ReliabilityVerdict: "too few to say" | "as told" | "too hopeful" | "too careful";
         Remark: {
             /** @description How hard it felt, from 0; empty where it was not asked */
             effort?: number;
@@ -10783,6 +10838,34 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["TargetReckoned"];
+                };
+            };
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    getReliability: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReliabilityAccount"];
                 };
             };
             default: {

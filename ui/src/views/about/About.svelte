@@ -27,7 +27,7 @@
       <h2>What its figures rest on</h2>
       <p class="mt-1">
         Every figure opens and says how it came about. <a class="link" href="#/limits"
-          >What this model cannot know</a
+          >What this model cannot know, and how sure its figures are</a
         >
       </p>
     </section>

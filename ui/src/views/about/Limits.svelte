@@ -1,4 +1,6 @@
 <script lang="ts">
+  import HowSure from './HowSure.svelte'
+
   /** What the figures rest on that nobody can see on the court, in plain words. */
   const groups = [
     {
@@ -43,6 +45,7 @@
   Every figure is worked out from what is written down. Where it disagrees with what you see on court, believe
   the court, and count: counts move the figures towards this player.
 </p>
+<HowSure />
 {#each groups as group (group.title)}
   <section class="sheet mt-4 max-w-2xl" aria-label={group.title}>
     <h2>{group.title}</h2>
