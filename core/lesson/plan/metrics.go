@@ -20,7 +20,7 @@ func (p Plan) metrics(d lesson.Document, list []schedule.Prepared, in schedule.I
 	var fed, played, filled []metric.Sum
 	var kinds []coach.Container
 	for i, s := range p.Blocks {
-		minutes = append(minutes, metric.Clock.Of(s.Title, s.End-s.Start))
+		minutes = append(minutes, metric.Clock.Of(s.Title, units.Round(s.End)-units.Round(s.Start)))
 		if s.Load == nil {
 			continue
 		}

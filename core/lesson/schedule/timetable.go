@@ -85,23 +85,20 @@ func Make(ctx context.Context, d lesson.Document, in Inputs) (Timetable, []Prepa
 	clock := func(second float64) string { return units.TimeOfDay(d.Start, second) }
 	in = in.Named()
 	p := Timetable{Blocks: []ScheduledBlock{}, Milestones: []Milestone{}, Booked: float64(d.Minutes) * 60}
-	list, lasts := Prepare(d, in), 0.0
+	list := Prepare(d, in)
 	for _, l := range list {
 		if err := ctx.Err(); err != nil {
 			return Timetable{}, nil, err
 		}
-		// Blocks begin and end on whole seconds, so that lengths add up as they are read.
-		lasts += l.Block.Seconds()
-		begins, ends := p.Planned, units.Round(lasts)
-		s := l.schedule(ends-begins, in)
+		s := l.schedule(l.Block.Seconds(), in)
 		game, err := l.game(ctx, s.Work)
 		if err != nil {
 			return Timetable{}, nil, err
 		}
 		if s.Game = game; game != nil {
-			s.Fits, s.Group, s.Time = game.fits(s.Work), game.group(), game.time(l, ends-begins, s.Work)
+			s.Fits, s.Group, s.Time = game.fits(s.Work), game.group(), game.time(l, l.Block.Seconds(), s.Work)
 		}
-		s.Start, s.End, s.Clock = begins, ends, clock(begins)
+		s.Start, s.End, s.Clock = p.Planned, p.Planned+l.Block.Seconds(), clock(p.Planned)
 		s.Length = units.Decimal(l.Block.Minutes, 1) + " min"
 		p.Planned = s.End
 		p.Late += s.Over
@@ -115,7 +112,7 @@ func Make(ctx context.Context, d lesson.Document, in Inputs) (Timetable, []Prepa
 		}
 		p.Blocks = append(p.Blocks, s)
 	}
-	off := p.Planned - p.Booked
+	off := units.Round(p.Planned) - p.Booked // as it is read
 	p.Over, p.Spare = math.Max(0, off), math.Max(0, -off)
 	p.Late = math.Max(0, p.Planned+p.Late-p.Booked)
 	for second := 0.0; second <= math.Max(p.Booked, p.Planned); second += milestoneEvery {
