@@ -26,24 +26,25 @@ func (s *Courtside) toldRoutes() []request.Route {
 
 // told is what is told of every goal of a lesson that begins; nothing where its plan is wrong.
 func (s *Courtside) told(ctx context.Context, stored store.Underway) ([]closing.Told, error) {
-	d := stored.Record.Document
-	in, err := s.Rated(ctx, stored.Record.ID, d)
-	var wrong invalid.Fields
-	if errors.As(err, &wrong) {
+	blocks, err := s.expected(ctx, stored)
+	if wrong := (invalid.Fields{}); errors.As(err, &wrong) {
 		return nil, nil
 	}
+	return closing.Tell(blocks), err
+}
+
+// expected is what to expect of everybody in a lesson as it was planned.
+func (s *Courtside) expected(ctx context.Context, stored store.Underway) ([]prospect.Block, error) {
+	d := stored.Record.Document
+	in, err := s.Rated(ctx, stored.Record.ID, d)
 	if err != nil {
 		return nil, err
 	}
 	timetable, list, err := schedule.Make(ctx, d, in)
-	if errors.As(err, &wrong) {
-		return nil, nil
-	}
 	if err != nil {
 		return nil, err
 	}
-	blocks, err := prospect.All(ctx, timetable, list, in)
-	return closing.Tell(blocks), err
+	return prospect.All(ctx, timetable, list, in)
 }
 
 // became keeps what became of what was told, once a lesson is finished.

@@ -50,10 +50,8 @@ func (p Simulation) run(d drill.Document, system units.System) metric.Metric {
 		return metric.Worked(w)
 	}
 	var parts []metric.Part
-	players := 0.0
 	for i := range p.metres[0] {
 		parts = append(parts, length.Of(runner(d, i), p.Ran(i)))
-		players++
 	}
 	w.Formula = "every run for a ball and every way back; players change roles from turn to turn"
 	if d.Pattern.Varies() {
@@ -65,7 +63,7 @@ func (p Simulation) run(d drill.Document, system units.System) metric.Metric {
 	}
 	all := metric.Added.Work("All together", length, parts...)
 	w.Sums = []metric.Sum{all, metric.Shared.Work("Run a turn", length, all.Gives,
-		metric.Counted("player", "players").Of("Live", players))}
+		metric.Counted("player", "players").Of("Live", float64(len(parts))))}
 	return metric.Worked(w)
 }
 
@@ -79,20 +77,17 @@ func (p Simulation) Ran(player int) (mean float64) {
 
 // ways are what the player runs for each ball of the pattern, as often as it comes, and the last way back.
 func (p Simulation) ways(d drill.Document, length metric.Print) []metric.Part {
-	sums, times := make([]float64, len(p.Timeline.Interceptions)), make([]int, len(p.Timeline.Interceptions))
-	back := p.metres[0][0]
-	most := 0
+	sums, times := map[int]float64{}, map[int]int{}
+	back, most := p.metres[0][0], 0
 	for _, m := range p.Timeline.Interceptions {
-		for m.Task >= len(sums) { // a turn may begin at any of its tasks
-			sums, times = append(sums, 0), append(times, 0)
-		}
 		sums[m.Task] += m.Metres
 		times[m.Task]++
 		back -= m.Metres
 		most = max(most, m.Task)
 	}
 	var parts []metric.Part
-	for task, n := range times[:most+1] {
+	for task := range most + 1 {
+		n := times[task]
 		if n == 0 {
 			continue
 		}

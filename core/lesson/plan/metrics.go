@@ -63,7 +63,7 @@ func (p Plan) metrics(d lesson.Document, list []schedule.Prepared, in schedule.I
 	}
 	longest := own(metric.Largest.Work("Longest wait", metric.Decimal(0, "s").Fixed(), waits...))
 	longest.Derivation.Formula = "the other players' turns + the pauses between them"
-	return append(append(figures, longest), append(p.running(), p.expected(in)...)...)
+	return append(append(figures, longest), append(p.running(list, in), p.expected(in)...)...)
 }
 
 // room is what the booking has beyond what is planned, or the plan beyond the booking.
@@ -91,7 +91,7 @@ func carriers(kinds []coach.Container) (title, of string) {
 }
 
 // running is the metric of the way that the students run; the one who runs most.
-func (p Plan) running() []metric.Metric {
+func (p Plan) running(list []schedule.Prepared, in schedule.Inputs) []metric.Metric {
 	most := schedule.Budget{}
 	inputs := []metric.Input{}
 	for _, b := range p.Budgets {
@@ -103,9 +103,10 @@ func (p Plan) running() []metric.Metric {
 	if most.Metres == 0 {
 		return nil
 	}
-	w := most.Way()
-	w.Formula, w.Inputs, w.Source = "of whoever runs most; what the others run stands below", inputs, metric.OwnArithmetic
-	m := metric.Worked(w)
+	m := metric.Worked(metric.Derivation{
+		Formula: "of whoever runs most; what the others run stands below",
+		Sums:    p.Way(most, list, in), Inputs: inputs, Source: metric.OwnArithmetic,
+	})
 	m.Name, m.Derivation.Figure = "Run", "Run"
 	return []metric.Metric{m}
 }

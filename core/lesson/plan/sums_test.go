@@ -85,11 +85,13 @@ func TestEveryFigureOfALessonAddsUp(t *testing.T) {
 			}
 		}
 		require.Equal(t, units.Decimal(longest, 0), figure(t, p.Metrics, "Longest wait"), of)
+		table, list, err := schedule.Make(t.Context(), d, in)
+		require.NoError(t, err)
 		sum := metric.Part{}
 		for _, b := range p.Budgets {
 			if b.Metres > sum.Number {
-				way := b.Way()
-				sum = way.Sums[len(way.Sums)-1].Gives
+				way := table.Way(b, list, in)
+				sum = way[len(way)-1].Gives
 				require.InDelta(t, b.Metres, sum.Number, 1e-6, of)
 				require.Equal(t, b.Ran, sum.Worded(), of)
 			}

@@ -27,12 +27,7 @@ type Budget struct {
 	Rest      float64 `json:"rest" description:"Breaks and talks"`
 	Fault     string  `json:"fault" description:"What to watch in them"`
 	Rests     string  `json:"rests" description:"What they are spared while something hurts, in words; empty: nothing"`
-
-	way metric.Derivation // how the metres of a lesson came about
 }
-
-// Way is how the metres came about that somebody runs in a lesson: drill by drill its turns, one as long as the other.
-func (b Budget) Way() metric.Derivation { return b.way }
 
 // budgets add up what comes to each student.
 func (p Timetable) budgets(list []Prepared, in Inputs) []Budget {
@@ -45,17 +40,10 @@ func (p Timetable) budgets(list []Prepared, in Inputs) []Budget {
 			Fault:   person.Profile.Watching(),
 			Rests:   student.Joined(person.Profile.Rests()),
 		}
-		var runs []metric.Sum
-		var parts []metric.Part
 		for k, l := range list {
 			b.Add(l.ComesTo(person.ID, p.Blocks[k], in), 1)
-			if run, ok := l.run(person.ID, p.Blocks[k], in); ok {
-				runs, parts = append(runs, run), append(parts, run.Gives)
-			}
 		}
-		all := metric.Added.Work(person.Profile.Name, way(in), parts...)
-		runs = append(runs, all)
-		b.Ran, b.way.Sums = all.Gives.Worded(), runs
+		b.Ran = in.Ran(b.Metres)
 		budgets[i] = b
 	}
 	return budgets
@@ -123,6 +111,18 @@ func way(in Inputs) metric.Print { return metric.Length(in.Settings.Units, 0).Fi
 
 // Ran says how far somebody runs.
 func (in Inputs) Ran(metres float64) string { return way(in).Of("", metres).Worded() }
+
+// Way is how the metres came about that somebody runs in a lesson: drill by drill its turns, one as long as the other.
+func (p Timetable) Way(b Budget, list []Prepared, in Inputs) []metric.Sum {
+	var runs []metric.Sum
+	var parts []metric.Part
+	for k, l := range list {
+		if run, ok := l.run(b.Student, p.Blocks[k], in); ok {
+			runs, parts = append(runs, run), append(parts, run.Gives)
+		}
+	}
+	return append(runs, metric.Added.Work(b.Name, way(in), parts...))
+}
 
 // run is how far a student runs in the block; false where they do not.
 func (l Prepared) run(student string, s ScheduledBlock, in Inputs) (metric.Sum, bool) {

@@ -55,8 +55,9 @@ func CourtPlans(d lesson.Document, p Timetable, in Inputs) ([]CourtPlan, error) 
 		)
 		if k := (key{id, l.Block.Drill}); !seen[k] {
 			seen[k] = true
-			plans[at].Moves[len(plans[at].Moves)-1].Marks = len(l.Document.Stops())
-			for _, stop := range l.Document.Stops() {
+			marks := l.Document.Stops()
+			plans[at].Moves[len(plans[at].Moves)-1].Marks = len(marks)
+			for _, stop := range marks {
 				stop.Label = l.Document.Name + ": " + stop.Label
 				stops[id] = append(stops[id], stop)
 			}

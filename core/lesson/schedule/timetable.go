@@ -90,7 +90,7 @@ func Make(ctx context.Context, d lesson.Document, in Inputs) (Timetable, []Prepa
 		if err := ctx.Err(); err != nil {
 			return Timetable{}, nil, err
 		}
-		s := l.schedule(l.Block.Seconds(), in)
+		s := l.schedule(in)
 		game, err := l.game(ctx, s.Work)
 		if err != nil {
 			return Timetable{}, nil, err
@@ -122,9 +122,9 @@ func Make(ctx context.Context, d lesson.Document, in Inputs) (Timetable, []Prepa
 	return p, list, nil
 }
 
-// schedule works out one block that has so many seconds, without its place on the clock.
-func (l Prepared) schedule(has float64, in Inputs) ScheduledBlock {
-	block := l.Block
+// schedule works out one block without its place on the clock.
+func (l Prepared) schedule(in Inputs) ScheduledBlock {
+	has, block := l.Block.Seconds(), l.Block
 	s := ScheduledBlock{
 		Block:  block.ID,
 		Kind:   block.Kind,
