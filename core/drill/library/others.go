@@ -126,6 +126,11 @@ func roundTheBollards() drill.Document {
 		t.Contact = feed.Falling
 		return t
 	}
+	bollard := func(across float64, outside drill.PassSide) drill.Place {
+		return drill.Place{
+			Kind: drill.Obstacle, Mark: court.At(across, -2.4), Size: 0.3, Around: outside, Leg: drill.OnTheWayBack,
+		}
+	}
 	return drill.Document{
 		FormatVersion: drill.FormatVersion,
 		Name:          "Round the Bollards",
@@ -139,14 +144,8 @@ func roundTheBollards() drill.Document {
 			at(drill.Start, court.At(0, -0.9)),
 			at(drill.Recovery, court.At(0, -0.9)),
 			at(drill.Feeder, court.At(0.4, 1.2)),
-			{
-				Kind:   drill.Obstacle,
-				Mark:   court.At(-0.95, -1.75),
-				Size:   0.3,
-				Around: drill.PassRight,
-				Leg:    drill.OnTheWayBack,
-			},
-			{Kind: drill.Obstacle, Mark: court.At(0.95, -1.75), Size: 0.3, Around: drill.PassLeft, Leg: drill.OnTheWayBack},
+			bollard(-1.7, drill.PassLeft),
+			bollard(1.7, drill.PassRight),
 		},
 		Pattern: feed.Pattern{
 			Method:    feed.Partner,

@@ -27,8 +27,15 @@ type Simulation struct {
 	Metrics  []metric.Metric    `json:"metrics" description:"Those of Figures, where they are shown"`
 	Verdict  string             `json:"verdict" description:"In a sentence"`
 	Runs     []string           `json:"runs" description:"What each live player runs in the turn, in words"`
+	Detours  []Detour           `json:"detours" description:"One for each obstacle"`
 
 	metres [][]float64 // by turn, by live player: of many turns where none is like another
+}
+
+// Detour is what running round an obstacle makes of a turn.
+type Detour struct {
+	Place    int    `json:"place" description:"Of the drill, from 0"`
+	Sentence string `json:"sentence"`
 }
 
 // Explained is one task in words, and how its figures came about.
@@ -137,6 +144,9 @@ func Run(ctx context.Context, d drill.Document, player footwork.Player, s coach.
 	if p.metres, err = work.Metres(ctx); err != nil {
 		return Simulation{}, err
 	}
+	if p.Detours, err = detours(ctx, d, work, s.Units); err != nil {
+		return Simulation{}, err
+	}
 	if err := p.explain(ctx, work, s); err != nil {
 		return Simulation{}, err
 	}
@@ -149,6 +159,30 @@ func Run(ctx context.Context, d drill.Document, player footwork.Player, s coach.
 		)
 	}
 	return p, nil
+}
+
+// detours says of each obstacle what running round it makes of a turn.
+func detours(ctx context.Context, d drill.Document, work footwork.Timing, system units.System) ([]Detour, error) {
+	longer, err := work.Detours(ctx)
+	if err != nil {
+		return nil, err
+	}
+	list := []Detour{}
+	for i, place := range d.Places {
+		if place.Kind != drill.Obstacle {
+			continue
+		}
+		more := longer[len(list)]
+		said := fmt.Sprintf("A turn is %s longer for it", system.Length(math.Round(10*more)/10))
+		if more < 0.05 {
+			said = "No way is longer for it"
+			if place.Around != drill.PassEither {
+				said += fmt.Sprintf(": only those within %s of it are bent", system.Length(footwork.Passing))
+			}
+		}
+		list = append(list, Detour{i, fmt.Sprintf("%s. %s beside it stays free.", said, system.Length(footwork.Free))})
+	}
+	return list, nil
 }
 
 // sentence sums the turn up.

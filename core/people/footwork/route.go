@@ -38,11 +38,12 @@ type Obstacle struct {
 // on says whether an obstacle is in the way on the runs of a leg.
 func (o Obstacle) on(leg Leg) bool { return leg == AnyRun || o.Leg == AnyRun || o.Leg == leg }
 
-// Metres that a body needs beside an obstacle, and how far from its line a forced obstacle still counts.
-const (
-	shoulder = 0.30
-	passing  = 2.5
-)
+// Free is how many metres a body needs beside an obstacle.
+const Free = 0.30
+
+// Passing is how far beside an obstacle, in metres, a run still goes by it where it has to be passed on a side: a run to
+// the other corner does not.
+const Passing = 0.8
 
 // Route is a way on the court: places in order, and its length.
 type Route struct {
@@ -62,7 +63,7 @@ func (d Drill) way(from, to court.Point, leg Leg) Route {
 // from corner to corner of polygons of so many sides around them, found by the method of Hart, Nilsson and Raphael
 // (IEEE Trans. Syst. Sci. Cybern. 4 (1968) 100). One more obstacle only takes ways away, so that none shortens a way.
 // An obstacle in whose reach the way begins or ends is not in the way, and one that has to be passed on a side bends
-// every run that goes by within two and a half metres of it.
+// every run that goes by within Passing of it.
 func ShortestRoute(from, to court.Point, obstacles []Obstacle) Route {
 	return shortestRoute(from, to, wallsOf(from, to, obstacles, AnyRun))
 }
@@ -112,7 +113,10 @@ type walls []wall
 
 // wallsOf are the obstacles that can be in the way from one place to another, on the runs of a leg.
 func wallsOf(from, to court.Point, obstacles []Obstacle, leg Leg) walls {
-	const round = 0.05 // metres by which a way round the end of a barrier misses it
+	const (
+		barrier = 2.5  // metres: nobody passes on the wrong side sooner than on the right one
+		round   = 0.05 // metres by which a way round the end of a barrier misses it
+	)
 	list := make(walls, 0, len(obstacles))
 	far := from.Distance(to)
 	for _, o := range obstacles {
@@ -123,7 +127,7 @@ func wallsOf(from, to court.Point, obstacles []Obstacle, leg Leg) walls {
 		if o.Round != Either && far > 0 {
 			ux, uy := (to.X-from.X)/far, (to.Y-from.Y)/far
 			cx, cy := o.At.X-from.X, o.At.Y-from.Y
-			if along, beside := cx*ux+cy*uy, ux*cy-uy*cx; along > 0 && along < far && math.Abs(beside) <= passing {
+			if along, beside := cx*ux+cy*uy, ux*cy-uy*cx; along > 0 && along < far && math.Abs(beside) <= o.Width/2+Passing {
 				side := 1.0 // to the right of the run, for one that is passed on the left
 				if o.Round == OnTheRight {
 					side = -1
@@ -131,7 +135,7 @@ func wallsOf(from, to court.Point, obstacles []Obstacle, leg Leg) walls {
 				beyond := func(metres float64) court.Point {
 					return court.Point{X: o.At.X + side*metres*uy, Y: o.At.Y - side*metres*ux}
 				}
-				w.barred, w.until, w.around = true, beyond(w.radius+passing), beyond(w.radius+passing+round)
+				w.barred, w.until, w.around = true, beyond(w.radius+barrier), beyond(w.radius+barrier+round)
 			}
 		}
 		list = append(list, w)
@@ -206,7 +210,7 @@ func (list walls) shortest(nodes []court.Point) Route {
 	return r
 }
 
-func (o Obstacle) radius() float64 { return o.Width/2 + shoulder }
+func (o Obstacle) radius() float64 { return o.Width/2 + Free }
 
 // near is how near a leg of a route comes to a place, squared.
 func near(a, b, c court.Point) float64 {

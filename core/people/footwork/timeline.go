@@ -3,6 +3,7 @@ package footwork
 import (
 	"context"
 	"math"
+	"slices"
 
 	"hodometer/core/sport/court"
 	"hodometer/core/sport/feed"
@@ -185,6 +186,30 @@ func (t Timing) Metres(ctx context.Context) ([][]float64, error) {
 		}
 	}
 	return metres, nil
+}
+
+// Detours is by how many metres each obstacle makes the first turn longer, for all who run in it.
+func (t Timing) Detours(ctx context.Context) ([]float64, error) {
+	all := t.Obstacles
+	list := make([]float64, len(all))
+	if len(all) == 0 {
+		return list, nil
+	}
+	run := func(t Timing) (metres float64, err error) {
+		line, err := t.turn(ctx, 0, bare)
+		for _, r := range line.Runners {
+			metres += r.Metres
+		}
+		return metres, err
+	}
+	whole, err := run(t)
+	for i := 0; i < len(all) && err == nil; i++ {
+		var without float64
+		t.Obstacles = slices.Delete(slices.Clone(all), i, i+1)
+		without, err = run(t)
+		list[i] = math.Max(0, whole-without)
+	}
+	return list, err
 }
 
 func sample(s flight.State, from float64) *Sample {

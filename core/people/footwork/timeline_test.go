@@ -214,7 +214,7 @@ func TestSeveralLivePlayers(t *testing.T) {
 func TestTheForcedWideWayIsLonger(t *testing.T) {
 	d := sideToSide(t, 5)
 	free := line(t, d, clubPlayer).Runners[0].Metres
-	d.Obstacles = []footwork.Obstacle{{At: court.Point{X: 1, Y: -11.5}, Width: 0.5, Round: footwork.OnTheLeft}}
+	d.Obstacles = []footwork.Obstacle{{At: court.Point{X: 1, Y: -12}, Width: 0.5, Round: footwork.OnTheLeft}}
 	require.Greater(t, line(t, d, clubPlayer).Runners[0].Metres, free)
 }
 

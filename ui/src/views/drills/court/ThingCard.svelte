@@ -17,6 +17,7 @@
   const follows = $derived(
     (bench.report?.care ?? []).filter((caution) => !draft.document.cautions.includes(caution)),
   )
+  const detour = $derived(bench.simulation?.detours.find((each) => each.place === place))
   const path = $derived(`places.${place}.size`)
   const size = $derived(bench.report?.sizes.find((each) => each.path === path))
 </script>
@@ -68,6 +69,7 @@
         </label>
       {/if}
     </fieldset>
+    {#if detour}<p class="text-sm" role="status">{detour.sentence}</p>{/if}
     {#each follows as caution, i (i)}<p class="text-sm" role="note">{caution}</p>{/each}
     <p class="hint mt-1 text-sm">Drag it, or choose it and use the arrow keys; Places has its lengths.</p>
   </section>
