@@ -124,7 +124,7 @@ func (j *judge) reply(i footwork.Interception) (replies, error) {
 	if err != nil {
 		return replies{}, err
 	}
-	shares, bySpeed := footwork.Shares, j.drill.BySpeed(task)
+	shares, bySpeed := j.drill.Shares(task.Stroke), j.drill.BySpeed(task.Stroke)
 	if !bySpeed {
 		shares = []float64{1 / i.Loose} // hurried, they take the pace off
 	}

@@ -158,9 +158,13 @@ func TestAnObstacleNeverShortensARun(t *testing.T) {
 		require.NoError(t, err)
 		for range 6 {
 			with := d.Clone()
+			// It stands about where a run leads.
+			run := free.Timeline.Interceptions[random.IntN(len(free.Timeline.Interceptions))]
+			along := random.Float64()
 			with.Places = append(with.Places, drill.Place{
 				Kind: drill.Obstacle, Size: 0.3 + 0.7*random.Float64(),
-				Mark:   court.At(8*random.Float64()-4, -11*random.Float64()),
+				Mark: court.At(run.From.X+along*(run.Body.X-run.From.X)+random.NormFloat64(),
+					run.From.Y+along*(run.Body.Y-run.From.Y)+random.NormFloat64()),
 				Around: []drill.PassSide{"", drill.PassLeft, drill.PassRight}[random.IntN(3)],
 			})
 			if with.Check() != nil {

@@ -18,6 +18,9 @@ func (b board) plays(l sports.Likely, from court.Point) (Coming, ball) {
 	task := feed.Task{Stroke: r.Stroke, ReplyPace: r.Pace}
 	if b.Situation.Pressure == sports.Hurried && r.Pace == "" {
 		task.ReplyPace = sports.HalfPace
+		if r.Stroke == sports.Smash {
+			task.ReplyPace = sports.RallyPace // a slower one comes down later than a drop, and nobody plays it
+		}
 	}
 	leaves, sooner := flight.Above(from, b.Situation.High), 0.0
 	if r.OffSide {

@@ -26,10 +26,8 @@ func (d Drill) Strike(t feed.Task, met flight.Vec, landing court.Point, share fl
 	return d.within(t.Stroke, l, err)
 }
 
-// BySpeed says whether the answer to a task's ball goes by the speed at which it leaves.
-func (d Drill) BySpeed(t feed.Task) bool { return d.bySpeed(t.Stroke) }
-
-func (d Drill) bySpeed(stroke sports.Stroke) bool {
+// BySpeed says whether a stroke goes by the speed at which it leaves.
+func (d Drill) BySpeed(stroke sports.Stroke) bool {
 	_, ok := sports.Of(d.World.Court.Sport).Striking.First[stroke]
 	return ok
 }
@@ -39,13 +37,9 @@ func (d Drill) bySpeed(stroke sports.Stroke) bool {
 // net, and the others by their pace. The error wraps flight.ErrImpossible where it cannot be played, also where the
 // player does not strike so hard.
 func (d Drill) shot(t feed.Task, from flight.Vec, landing court.Point) (flight.Launch, error) {
-	shares := Shares
-	if !d.bySpeed(t.Stroke) {
-		shares = shares[:1]
-	}
 	var l flight.Launch
 	var err error
-	for _, share := range shares {
+	for _, share := range d.Shares(t.Stroke) {
 		if l, err = d.struck(t, from, landing, share); err == nil {
 			break
 		}
@@ -53,8 +47,20 @@ func (d Drill) shot(t feed.Task, from flight.Vec, landing court.Point) (flight.L
 	return d.within(t.Stroke, l, err)
 }
 
-// Shares are those of the speed of a stroke at which it is tried, from the fastest on; 0 goes by its pace.
-var Shares = []float64{1, 0.9, 0.8, 0.7, 0.6, 0.5, 0}
+// shares are those of the speed of a stroke at which it is tried, from the fastest on; 0 goes by its pace.
+var shares = []float64{1, 0.9, 0.8, 0.7, 0.6, 0.5, 0}
+
+// Shares are those of the speed of a stroke at which it is tried, from the fastest on. A smash that goes by its pace
+// would be none.
+func (d Drill) Shares(stroke sports.Stroke) []float64 {
+	switch {
+	case !d.BySpeed(stroke):
+		return shares[:1]
+	case stroke == sports.Smash:
+		return shares[:len(shares)-1]
+	}
+	return shares
+}
 
 // within is a launch that its player is able to strike.
 func (d Drill) within(stroke sports.Stroke, l flight.Launch, err error) (flight.Launch, error) {
