@@ -64,20 +64,22 @@ func Bare(on court.ID, level student.Level, inBack, inSide, radius float64) (dri
 	return d, d.Check()
 }
 
-// Begun is a drill that is begun by pressing the court where its first ball lands: for somebody of club level, with a
-// mark to aim at in the far corner. Returns invalid.Fields.
+// Begun is a drill that is begun by pressing the court where its first ball lands: for somebody of club level, who meets
+// the circle in the far corner about every other time and is to do so with two of six balls. Returns invalid.Fields.
 func Begun(on court.ID, at court.Point) (drill.Document, error) {
 	c, err := sports.Court(on)
 	if err != nil {
 		return drill.Document{}, invalid.Fields{{Path: "court", Message: err.Error()}}
 	}
-	const back, side, radius, length, width = 2, 1.4, 1.4, 23.77, 8.23 // metres, on a full tennis court
-	along, across := c.Length/length, c.Singles/width
-	d, err := Bare(on, student.Club, back*along, side*across, radius*math.Min(along, across))
+	of := sports.Of(c.Sport)
+	first := of.Courts[0].Court
+	radius := of.Circle * math.Min(c.Length/first.Length, c.Singles/first.Singles)
+	d, err := Bare(on, student.Club, radius, radius, radius)
 	if err != nil {
 		return d, err
 	}
 	d.Name, d.Level, d.Turns, d.Pattern.Sequences, d.Effort, d.SetUp = "New drill", "", 3, 2, 5, 30
+	d.Measures[0].Goals = score.Course{{Kind: score.Total, Count: 2}}
 	d.Pattern.Gap, d.Pattern.Pause = 3.5, 8
 	d.Pattern.Tasks[0].By, d.Pattern.Tasks[0].Value = "", 0
 	d, err = d.Edited(drill.Edit{Press: &at}, student.RightHand, coach.Default())

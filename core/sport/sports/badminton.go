@@ -22,7 +22,7 @@ func badminton() *Sport {
 
 		Speeds: map[Pace]float64{Gentle: 5, HalfPace: 6.5, RallyPace: 8, GamePace: 12},
 		ByHand: 1.9, Dropped: 1.1, OffWall: 1.1, Struck: 1.1, Lob: 4.5, Rally: 1.4,
-		Reach: 0.70, Lunge: 1.85, High: 2.6,
+		Reach: 0.70, Lunge: 1.85, High: 2.6, Circle: 0.75,
 
 		Strokes: []Stroke{Clear, Drop, Smash, Lift, Net, Drive, Block, Serve, Return, Forehand, Backhand},
 		Spins:   []SpinKind{Flat}, AboveHead: []Stroke{Overhead, Clear, Smash},

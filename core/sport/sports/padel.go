@@ -24,7 +24,7 @@ func padel() *Sport {
 		Speeds:  map[Pace]float64{Gentle: 7, HalfPace: 9.5, RallyPace: 12.5, GamePace: 17},
 		Over:    map[Pace]float64{Gentle: 2.0, HalfPace: 1.4, RallyPace: 1.0, GamePace: 0.7},
 		Topspin: 900, ByHand: 0.95, Dropped: 1.1, OffWall: 1.2, Struck: 0.95, Lob: 4.5, Rally: 0.8,
-		Reach: 0.70, Lunge: 1.6, High: 2.5,
+		Reach: 0.70, Lunge: 1.6, High: 2.5, Circle: 2.1,
 
 		Strokes: []Stroke{
 			Forehand, Backhand, ForehandVolley, BackhandVolley, Overhead, Smash, Lob, Drop, Serve, Return,

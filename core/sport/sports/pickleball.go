@@ -24,7 +24,7 @@ func pickleball() *Sport {
 		Speeds:  map[Pace]float64{Gentle: 4.5, HalfPace: 6, RallyPace: 8.5, GamePace: 12},
 		Over:    map[Pace]float64{Gentle: 1.2, HalfPace: 0.9, RallyPace: 0.7, GamePace: 0.5},
 		Topspin: 500, ByHand: 0.95, Dropped: 1.1, OffWall: 1.2, Struck: 0.95, Lob: 3.5, Rally: 0.6,
-		Reach: 0.65, Lunge: 1.5, High: 2.3,
+		Reach: 0.65, Lunge: 1.5, High: 2.3, Circle: 1.2,
 
 		Strokes: []Stroke{
 			Forehand, Backhand, ForehandVolley, BackhandVolley, Dink, Drop, Drive, Lob, Overhead, Serve, Return,

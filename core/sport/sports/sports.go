@@ -38,6 +38,7 @@ type Sport struct {
 	Reach   float64          // of an adult, in comfort
 	Lunge   float64          // of an adult, in a lunge
 	High    float64          // at which an adult meets a ball above the head
+	Circle  float64          // radius of a first target on the first court, for somebody of club level, metres
 
 	// What is struck.
 	Strokes   []Stroke // in the order in which they are offered

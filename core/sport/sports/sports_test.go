@@ -68,6 +68,7 @@ func missing(s sports.Sport) (list []string) {
 		need(method.Height(&s) > 0, "a height by %s", method)
 	}
 	need(s.Rally > 0 && s.Reach > 0 && s.Lunge > s.Reach && s.High > s.Rally, "how far and how high a player reaches")
+	need(s.Circle > 0 && 3*s.Circle < usual.Court.Length/2, "a first target that lies on the half")
 	need(usual.Ball.Bounces() == (s.Topspin > 0), "topspin, of a ball that bounces")
 	need(usual.Ball.Bounces() == (s.ByDepth == nil), "strokes by depth, of a ball that does not bounce")
 	if by := s.ByDepth; by != nil {

@@ -20,7 +20,7 @@ func squash() *Sport {
 
 		Speeds:  map[Pace]float64{Gentle: 7, HalfPace: 10, RallyPace: 13, GamePace: 19},
 		Topspin: 300, ByHand: 0.95, Dropped: 1.1, OffWall: 1.2, Struck: 0.95, Rally: 0.9,
-		Reach: 0.75, Lunge: 1.8, High: 2.3,
+		Reach: 0.75, Lunge: 1.8, High: 2.3, Circle: 1.6,
 
 		Strokes: []Stroke{Drive, Forehand, Backhand, ForehandVolley, BackhandVolley, Drop, Boast, Lob, Serve, Return},
 		Spins:   []SpinKind{Flat, Slice, HeavySlice}, AboveHead: []Stroke{Overhead, Clear, Smash},

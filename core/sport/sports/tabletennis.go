@@ -24,7 +24,7 @@ func tableTennis() *Sport {
 		Speeds:  map[Pace]float64{Gentle: 3, HalfPace: 4.5, RallyPace: 6.5, GamePace: 9},
 		Over:    map[Pace]float64{Gentle: 0.45, HalfPace: 0.35, RallyPace: 0.25, GamePace: 0.2},
 		Topspin: 3000, ByHand: 0.25, Dropped: 0.25, OffWall: 0.25, Struck: 0.25, Rally: 0.2,
-		Reach: 0.50, Lunge: 1.15, High: 1.6,
+		Reach: 0.50, Lunge: 1.15, High: 1.6, Circle: 0.26,
 
 		Strokes: []Stroke{Forehand, Backhand, Push, Loop, Flick, Block, Smash, Lob, Serve, Return},
 		Spins:   everySpin(), AboveHead: []Stroke{Overhead, Clear},

@@ -24,7 +24,7 @@ func tennis() *Sport {
 		Speeds:  map[Pace]float64{Gentle: 9, HalfPace: 13, RallyPace: 17, GamePace: 22},
 		Over:    map[Pace]float64{Gentle: 2.2, HalfPace: 1.6, RallyPace: 1.1, GamePace: 0.8},
 		Topspin: 1200, ByHand: 0.95, Dropped: 1.1, OffWall: 1.2, Struck: 0.95, Lob: 4.5, Rally: 0.9,
-		Reach: 0.75, Lunge: 1.75, High: 2.6,
+		Reach: 0.75, Lunge: 1.75, High: 2.6, Circle: 2.2,
 
 		Strokes: []Stroke{
 			Forehand, Backhand, ForehandVolley, BackhandVolley, Overhead, Serve, Return, Approach, Drop, Lob,
