@@ -22,6 +22,7 @@ type Edit struct {
 	Tour    *Tour        `json:"tour,omitempty" description:"The pattern becomes work in each depth region in turn"`
 	Corners *Corners     `json:"corners,omitempty" description:"The pattern becomes balls to the corners"`
 	Reply   *Reply       `json:"reply,omitempty" description:"Where the reply to a ball goes, in words"`
+	Stroke  *Restroke    `json:"stroke,omitempty" description:"A ball is played with another stroke"`
 	Remove  string       `json:"remove,omitempty" maxLength:"60" description:"The handle of a thing that is taken off the court"`
 }
 
@@ -63,6 +64,9 @@ func (d Document) Edited(change Edit, hand student.Hand, s coach.Settings) (Docu
 	if change.Reply != nil && err == nil {
 		seen, err = seen.For(hand).replied(*change.Reply, s.Units.Grain())
 		seen = seen.For(hand)
+	}
+	if change.Stroke != nil && err == nil {
+		seen, err = seen.restroked(*change.Stroke, s.Units.Grain())
 	}
 	if change.Remove != "" && err == nil {
 		seen, err = seen.without(change.Remove)

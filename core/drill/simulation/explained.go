@@ -5,6 +5,7 @@ import (
 	"fmt"
 	"slices"
 	"strconv"
+	"strings"
 
 	"hodometer/core/basics/invalid"
 	"hodometer/core/basics/metric"
@@ -14,6 +15,7 @@ import (
 	"hodometer/core/people/footwork"
 	"hodometer/core/sport/court"
 	"hodometer/core/sport/feed"
+	"hodometer/core/sport/sports"
 )
 
 // explain puts every task into words as it first comes: of a branch that does not come up in the turn, in a later one.
@@ -33,6 +35,7 @@ func (p *Simulation) explain(ctx context.Context, work footwork.Timing, s coach.
 				Explained{
 					Met:      m,
 					Sentence: interceptionSentence(m, s.Units),
+					Notes:    notes(work, m, s.Units),
 					Facts:    append(facts(m, s.Units), region(work.World.Court, m, s)...),
 					Flight:   flightDerivation(m, work.Drill, s),
 					Running:  runningDerivation(m, p.Player, s),
@@ -71,6 +74,24 @@ func interceptionSentence(m footwork.Interception, system units.System) string {
 		phrase += "; it comes slower than its pace, or it would not clear the net"
 	}
 	return phrase
+}
+
+// notes are what somebody may not have meant of a ball: a serve that is struck inside the court, and a volley that is
+// none.
+func notes(work footwork.Timing, m footwork.Interception, system units.System) []string {
+	list := []string{}
+	if m.Served && work.Pattern.Rally == nil {
+		at, err := work.World.Court.Resolve(work.Pattern.Tasks[m.Task].Landing)
+		if inside, behind := sports.ServedInside(work.World.Court, at); err == nil && inside > 0 {
+			list = append(list, fmt.Sprintf("It is struck %s inside the %s: a step on the way to a serve, and none in a game.",
+				system.Length(inside), strings.TrimPrefix(behind.Name, "near ")))
+		}
+	}
+	if work.Pattern.Rally == nil && work.Pattern.Tasks[m.Task].Stroke.Volleyed() && m.Where != nil &&
+		m.How != feed.OutOfTheAir {
+		list = append(list, "It bounces before it is met: that is no volley any more.")
+	}
+	return list
 }
 
 // runner names a live player, in a rally with the rule that they play by.

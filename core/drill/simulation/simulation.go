@@ -42,6 +42,7 @@ type Detour struct {
 type Explained struct {
 	Met      footwork.Interception `json:"met" description:"Without its trail; one of the timeline's, or of a later turn where it does not come up in that one"`
 	Sentence string                `json:"sentence"`
+	Notes    []string              `json:"notes" description:"What somebody may not have meant, in words"`
 	Facts    []metric.Input        `json:"facts" description:"Its figures in the coach's units"`
 	Flight   metric.Derivation     `json:"flight"`
 	Running  metric.Derivation     `json:"running"`

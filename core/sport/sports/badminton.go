@@ -35,7 +35,7 @@ func badminton() *Sport {
 		},
 
 		// The height of a serve is held under the 1.15 m of the BWF Laws, Law 9 (from memory).
-		Serving:  Serving{Held: 1.25, Up: 1.25, Met: 1.1, Ready: 3},
+		Serving:  Serving{Held: 1.25, Up: 1.25, Met: 1.1, Ready: 3, Line: court.NearService},
 		ServedTo: [2]court.BoxID{"far-left-service-court", "far-right-service-court"},
 
 		WarmUp: WarmUp{"in the forecourt", "lifts from the rear court", []string{

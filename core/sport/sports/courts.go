@@ -2,6 +2,7 @@ package sports
 
 import (
 	"fmt"
+	"math"
 	"slices"
 	"strings"
 
@@ -92,4 +93,32 @@ func ServedTo(c court.Court, from court.Point) (court.BoxID, bool) {
 	}
 	_, ok := c.Box(id)
 	return id, ok
+}
+
+// ServedInside is how many metres inside the line behind which it is struck a serve is tossed at a place of the near
+// end, and that line; 0 where it may be struck there.
+func ServedInside(c court.Court, at court.Point) (metres float64, behind court.Line) {
+	v := Of(c.Sport).Serving
+	behind, ok := c.Line(v.Line)
+	if inside := at.Y - behind.From.Y; ok && inside > v.Inside+0.005 {
+		return inside, behind
+	}
+	return 0, behind
+}
+
+// ServedFrom is where a ball is tossed that is served from about a place of the near end: half-way to how far inside it
+// may be, and no nearer to the middle than a step.
+func ServedFrom(c court.Court, about court.Point) court.Point {
+	const step = 0.3 // metres
+	inside, behind := ServedInside(c, about)
+	if inside > 0 {
+		about.Y = behind.From.Y + Of(c.Sport).Serving.Inside/2
+		if Of(c.Sport).Serving.Inside == 0 {
+			about.Y -= step
+		}
+	}
+	if math.Abs(about.X) < step {
+		about.X = math.Copysign(step, about.X)
+	}
+	return about
 }

@@ -37,7 +37,7 @@ func padel() *Sport {
 		},
 
 		// The ball is let bounce, and struck no higher than the waist (rules of padel, from memory).
-		Serving:  Serving{Held: 1.15, Up: 1.15, Met: 0.65, Ready: 4, Bounced: true},
+		Serving:  Serving{Held: 1.15, Up: 1.15, Met: 0.65, Ready: 4, Bounced: true, Line: court.NearService},
 		ServedTo: [2]court.BoxID{"far-left-service-box", "far-right-service-box"},
 		Second:   Second{There: true, Spin: Slice},
 

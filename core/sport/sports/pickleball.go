@@ -36,7 +36,7 @@ func pickleball() *Sport {
 			Over: map[Stroke]float64{Drop: 0.4, Dink: 0.3},
 		},
 
-		Serving:  Serving{Held: 1.0, Up: 1.0, Met: 0.75, Ready: 3.5},
+		Serving:  Serving{Held: 1.0, Up: 1.0, Met: 0.75, Ready: 3.5, Line: court.NearBaseline, Inside: 0.3},
 		ServedTo: [2]court.BoxID{"far-left-service-court", "far-right-service-court"},
 
 		WarmUp: WarmUp{"at the no-volley line", "feeds from the baseline", []string{

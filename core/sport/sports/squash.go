@@ -30,7 +30,7 @@ func squash() *Sport {
 			ServeWall: map[Pace]float64{Gentle: 4.0, HalfPace: 3.6, RallyPace: 3.2, GamePace: 2.3},
 		},
 
-		Serving:  Serving{Held: 1.0, Up: 1.7, Met: 1.4, Ready: 3.5},
+		Serving:  Serving{Held: 1.0, Up: 1.7, Met: 1.4, Ready: 3.5, Line: court.ShortLine},
 		ServedTo: [2]court.BoxID{"back-right", "back-left"},
 
 		WarmUp: WarmUp{"in front of the short line", "feeds from the service box", []string{

@@ -13,6 +13,9 @@ import (
 type Serving struct {
 	Held, Up, Met, Ready float64
 	Bounced              bool // it is struck after a bounce
+
+	Line   court.LineID // behind which it is struck
+	Inside float64      // and how far inside it is still tossed
 }
 
 // Striking is how balls are struck that are told by something else than their pace. Common practice, no source.

@@ -33,7 +33,7 @@ func tableTennis() *Sport {
 			Hardest: 24, First: map[Stroke]float64{Smash: 22}, Apex: map[Stroke]float64{Lob: 2.5},
 		},
 
-		Serving:  Serving{Held: 0.1, Up: 0.4, Met: 0.2, Ready: 2.5},
+		Serving:  Serving{Held: 0.1, Up: 0.4, Met: 0.2, Ready: 2.5, Line: court.NearBaseline},
 		ServedTo: [2]court.BoxID{"far-half", "far-half"},
 
 		WarmUp: WarmUp{"blocks at the table", "plays topspin", []string{

@@ -36,7 +36,7 @@ func tennis() *Sport {
 			Over: map[Stroke]float64{Drop: 0.5},
 		},
 
-		Serving:  Serving{Held: 1.6, Up: 3.0, Met: 2.7, Ready: 4},
+		Serving:  Serving{Held: 1.6, Up: 3.0, Met: 2.7, Ready: 4, Line: court.NearBaseline, Inside: 1},
 		ServedTo: [2]court.BoxID{"far-ad-service-box", "far-deuce-service-box"},
 		Second:   Second{There: true, Spin: HeavyTopspin},
 

@@ -2977,6 +2977,8 @@ export interface components {
             reply?: components["schemas"]["DrillReply"];
             /** @description A place is to be said in another way */
             reword?: components["schemas"]["DrillReword"];
+            /** @description A ball is played with another stroke */
+            stroke?: components["schemas"]["DrillRestroke"];
             /** @description The pattern becomes work in each depth region in turn */
             tour?: components["schemas"]["DrillTour"];
             /** @description A length or a place was typed in words */
@@ -3097,6 +3099,11 @@ export interface components {
         DrillRealism: "shadow" | "self-drop" | "hand-fed" | "fed" | "machine" | "rally" | "points";
         DrillReply: {
             place: components["schemas"]["FeedReplyPlace"];
+            /** @description From 0 */
+            task: number;
+        };
+        DrillRestroke: {
+            stroke: components["schemas"]["SportsStroke"];
             /** @description From 0 */
             task: number;
         };
@@ -6330,6 +6337,8 @@ export interface components {
             lesson?: string;
         };
         Simulation: {
+            /** @description One for each obstacle */
+            detours: components["schemas"]["SimulationDetour"][];
             fastest: components["schemas"]["FootworkFastest"][];
             /** @description Those of Figures, where they are shown */
             metrics: components["schemas"]["Metric"][];
@@ -6346,12 +6355,19 @@ export interface components {
             /** @description In a sentence */
             verdict: string;
         };
+        SimulationDetour: {
+            /** @description Of the drill, from 0 */
+            place: number;
+            sentence: string;
+        };
         SimulationExplained: {
             /** @description Its figures in the coach's units */
             facts: components["schemas"]["MetricInput"][];
             flight: components["schemas"]["MetricDerivation"];
             /** @description Without its trail; one of the timeline's, or of a later turn where it does not come up in that one */
             met: components["schemas"]["FootworkInterception"];
+            /** @description What somebody may not have meant, in words */
+            notes: string[];
             running: components["schemas"]["MetricDerivation"];
             sentence: string;
         };

@@ -87,6 +87,7 @@
             : `; made ${tens.toFixed(1)} of 10`}
         </p>
         {#if met.late}<p>met later than wanted, for want of time</p>{/if}
+        {#each explained?.notes ?? [] as note, i (i)}<p role="note">{note}</p>{/each}
         {#if met.slower}<p>slower than its pace, to clear the net</p>{/if}
       {/if}
     </div>
@@ -96,7 +97,7 @@
         label="Stroke"
         value={task.stroke as string}
         options={known(words?.strokes, task.stroke)}
-        onchange={(stroke) => set({ stroke: stroke as Task['stroke'] })}
+        onchange={(stroke) => bench.edit({ stroke: { task: index, stroke: stroke as Task['stroke'] } })}
       />
       {#if comes}
         <SelectField
