@@ -109,16 +109,15 @@ func (k Strike) between(left, right court.Point, y float64) court.Point {
 	return court.Point{X: k.From.X + math.Tan((angle(left)+angle(right))/2)*math.Abs(y-k.From.Y), Y: y}
 }
 
-// corner is how deep the drives are whose lengths are compared: metres inside the far baseline, and inside the
-// sideline.
-const corner = 1.0
-
-// toCorner is how long the way into a far corner is.
+// toCorner is how long the way into a far corner is: as far inside its lines as balls are to land, and a metre on a full
+// tennis court where that is not said.
 func (k Strike) toCorner(ahead, side float64) float64 {
 	c := k.World.Court
-	return k.From.Floor().
-		Distance(court.Point{X: side * (c.Singles/2 - corner*c.Length/fullCourt),
-			Y: ahead * (c.Length/2 - corner*c.Length/fullCourt)})
+	inside := k.Inside
+	if inside == 0 {
+		inside = c.Length / fullCourt
+	}
+	return k.From.Floor().Distance(court.Point{X: side * (c.Singles/2 - inside), Y: ahead * (c.Length/2 - inside)})
 }
 
 const fullCourt = 23.77 // metres of a tennis court, for which the corner is one metre off the lines

@@ -54,6 +54,10 @@ func TestAnglesOfTheBaseline(t *testing.T) {
 	require.InDelta(t, -13.4*degree, corner.Bisector, 0.6*degree, "the opening hardly grows, it turns")
 	require.InDelta(t, middle.Opening, corner.Opening, 1.5*degree)
 	require.InDelta(t, math.Hypot(22.77, 6.91)-math.Hypot(22.77, 0.69), corner.Longer, 0.02)
+	// Two metres inside the lines: √(21.77² + 5.91²) − √(21.77² + 1.69²) = 0.72 m.
+	safe := strike(t, "tennis", 3.8, 1, 0.9, pace)
+	safe.Inside = 2
+	require.InDelta(t, math.Hypot(21.77, 5.91)-math.Hypot(21.77, 1.69), sector(t, safe).Longer, 0.02)
 	require.InDelta(t, 0, corner.Lowest.X, 1e-9, "the net is lowest in the middle")
 	require.InDelta(t, 0.914, corner.NetThere, 0.001)
 	require.NotNil(t, corner.Left.Out)
