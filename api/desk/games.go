@@ -27,7 +27,9 @@ type Game struct {
 	BuiltIn   bool          `json:"builtIn" description:"A ready game, which is duplicated to be changed"`
 	Document  game.Document `json:"document"`
 	Sentences []string      `json:"sentences" description:"The rules in words"`
-	Length    *GameLength   `json:"length" description:"Between equals; null where the document no longer makes sense"`
+	Length    *GameLength   `json:"length" description:"Of those for whom it is made; null where the document no longer makes sense"`
+
+	Between string `json:"between" description:"Who they are, in words"`
 
 	OnCourt *report.OnCourt `json:"onCourt" description:"Null where the document no longer makes sense"`
 }
@@ -67,9 +69,10 @@ func gameOf(ctx context.Context, k store.Record[game.Document], builtIn bool, se
 		Sentences: k.Document.Rules.Sentences(),
 	}
 	if tempo := sports.Of(k.Document.Sport).Tempo; builtIn || k.Document.Check() == nil {
-		if f, err := k.Document.Rules.WithMinutes(ctx, game.Even(), tempo); err == nil {
+		of, f, err := k.Document.Rules.Usual(ctx, tempo)
+		if err == nil {
 			length := lengthOf(f, tempo)
-			g.Length = &length
+			g.Length, g.Between = &length, of.Between()
 		}
 	}
 	if on, err := report.OfGame(k.Document, settings); err == nil {

@@ -13,12 +13,13 @@ import (
 	"hodometer/core/sport/sports"
 )
 
-// GameInBlock is the game of a block: its rules, how long it takes between equals, and how a group plays it.
+// GameInBlock is the game of a block: its rules, how long it takes those for whom it is made, and how a group plays it.
 type GameInBlock struct {
 	ID      string        `json:"id"`
 	Name    string        `json:"name"`
 	Rules   []string      `json:"rules" description:"In words"`
 	Minutes game.Duration `json:"minutes" description:"Of one game"`
+	Between string        `json:"between" description:"Whose game that is: between equals, or of those for whom it is made"`
 	Games   int           `json:"games" description:"That are over in the minutes there are, four times of five; one after the other"`
 	AtOnce  int           `json:"atOnce" description:"Games that are played at once, each on a court"`
 	Waiting int           `json:"waiting" description:"Who wait"`
@@ -31,7 +32,7 @@ type GameInBlock struct {
 func ForGame(ctx context.Context, id string, d game.Document, s coach.Settings) (lesson.Block, error) {
 	const effort = 6 // out of ten; common practice, no source
 	tempo := sports.Of(d.Sport).Tempo
-	f, err := d.Rules.WithMinutes(ctx, game.Even(), tempo)
+	_, f, err := d.Rules.Usual(ctx, tempo)
 	if err != nil {
 		return lesson.Block{}, err
 	}
@@ -52,11 +53,13 @@ func (l Prepared) game(ctx context.Context, work float64) (*GameInBlock, error) 
 		return nil, nil
 	}
 	rules, tempo := l.Game.Rules, sports.Of(l.Game.Sport).Tempo
-	f, err := rules.WithMinutes(ctx, game.Even(), tempo)
+	of, f, err := rules.Usual(ctx, tempo)
 	if err != nil {
 		return nil, err
 	}
-	g := &GameInBlock{ID: l.Block.Game, Name: l.Game.Name, Rules: rules.Sentences(), Minutes: f.Duration(tempo)}
+	g := &GameInBlock{
+		ID: l.Block.Game, Name: l.Game.Name, Rules: rules.Sentences(), Minutes: f.Duration(tempo), Between: of.Between(),
+	}
 	places, people := rules.Players(), len(l.People)
 	least := places
 	if rules.Coach {
@@ -73,7 +76,7 @@ func (l Prepared) game(ctx context.Context, work float64) (*GameInBlock, error) 
 		g.Games = n
 	}
 	if g.Games == 0 {
-		g.ToNear, g.ToFar, err = rules.PointsFor(ctx, minutes, game.Even(), tempo)
+		g.ToNear, g.ToFar, err = rules.PointsFor(ctx, minutes, of, tempo)
 	}
 	return g, err
 }
@@ -121,6 +124,6 @@ func (g GameInBlock) time(l Prepared, has, work float64) metric.Derivation {
 		{Name: "Half of them", Value: minutes(g.Minutes.Low50) + " to " + minutes(g.Minutes.High50)},
 		{Name: "Four of five", Value: minutes(g.Minutes.Low80) + " to " + minutes(g.Minutes.High80)},
 	}
-	w.Source = "Between equals; strokes and pauses: " + metric.Practice
+	w.Source = units.Title(g.Between) + "; strokes and pauses: " + metric.Practice
 	return w
 }

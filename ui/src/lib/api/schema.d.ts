@@ -3778,12 +3778,14 @@ export interface components {
         };
         Game: {
             archived: boolean;
+            /** @description Who they are, in words */
+            between: string;
             /** @description A ready game, which is duplicated to be changed */
             builtIn: boolean;
             document: components["schemas"]["GameDocument"];
             /** Format: uuid */
             id: string;
-            /** @description Between equals; null where the document no longer makes sense */
+            /** @description Of those for whom it is made; null where the document no longer makes sense */
             length: null | components["schemas"]["GameLength"];
             /** @description Null where the document no longer makes sense */
             onCourt: null | components["schemas"]["ReportOnCourt"];
@@ -6030,6 +6032,8 @@ export interface components {
         ScheduleGameInBlock: {
             /** @description Games that are played at once, each on a court */
             atOnce: number;
+            /** @description Whose game that is: between equals, or of those for whom it is made */
+            between: string;
             /** @description That are over in the minutes there are, four times of five; one after the other */
             games: number;
             id: string;

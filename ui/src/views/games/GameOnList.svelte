@@ -39,7 +39,7 @@
     <h2 class="text-lg"><a class="link link-hover" href="#/games/{game.id}">{d.name}</a></h2>
     <p class="hint text-sm">
       {d.sport}{game.builtIn ? '' : ', your own'}{length
-        ? `; about ${length.rallies.toFixed(0)} rallies, ${length.minutes.low80.toFixed(0)} to ${length.minutes.high80.toFixed(0)} min`
+        ? `; about ${length.rallies.toFixed(0)} rallies, ${length.minutes.low80.toFixed(0)} to ${length.minutes.high80.toFixed(0)} min${game.between === 'between equals' ? '' : `, ${game.between}`}`
         : ''}
     </p>
     <p class="mt-1">{d.summary || game.sentences.at(-1)}</p>
