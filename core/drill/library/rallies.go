@@ -336,7 +336,7 @@ func lastLight() drill.Document {
 	d.Name, d.Summary = "Last Light", "The day before: easy rallies with every stroke that works, and nothing new. "+
 		"Then stretch, eat, drink, sleep."
 	d.Turns, d.Effort = 2, 4
-	d.Measures = one(court.StripAlong(court.FarBaseline, 4), score.Goal{Kind: score.Total, Count: 32})
+	d.Measures = one(court.StripAlong(court.FarBaseline, 4), score.Goal{Kind: score.Total, Count: 40})
 	d.Cues = []string{"Only what works today", "Stop while it feels good"}
 	return d
 }

@@ -29,6 +29,9 @@ func Clock(d drill.Document, m drill.Measure, stroke float64, people int, s coac
 		c.Gap, c.Sequence, c.People = stroke, max(1, p.Rally.Shots), 1
 		if m.What == score.Point || m.What == score.Sequence { // a rally of the usual length
 			c.Gap, c.Sequence = stroke*float64(c.Sequence), 1
+		} else { // all strokes of a rally are of one ball
+			c.Basket *= c.Sequence
+			c.PickUp /= float64(c.Sequence)
 		}
 		return c
 	}

@@ -10,6 +10,7 @@ import (
 
 	"hodometer/core/count/odds"
 	"hodometer/core/count/score"
+	"hodometer/core/drill"
 	"hodometer/core/drill/library"
 	"hodometer/core/drill/playerfit"
 	"hodometer/core/people/coach"
@@ -94,4 +95,36 @@ func TestGoalsOfTheLibrarySuitTheirLevel(t *testing.T) {
 		}
 	}
 	require.Greater(t, asked, 40)
+}
+
+// A rally of a pair is played with one ball: twice the time is twice the strokes, and no pick-up comes in between. By
+// hand: a stroke every 1.8 s or so are 33 in a minute and a hundred in three.
+func TestTwiceTheTimeIsTwiceTheStrokes(t *testing.T) {
+	t.Parallel()
+	found := 0
+	for _, stored := range library.All() {
+		d := stored.Document
+		if d.Pattern.Rally == nil {
+			continue
+		}
+		for _, m := range d.Measures {
+			if m.What != score.Rally || m.Goals[0].Kind != score.AsManyAsPossible {
+				continue
+			}
+			found++
+			strokes := func(minutes float64) float64 {
+				c := d.Clone()
+				m.Goals = score.Course{m.Goals[0]}
+				m.Goals[0].Minutes = minutes
+				c.Measures, c.Order = []drill.Measure{m}, ""
+				return fitOf(t, c, playerfit.Evidence{Level: d.Written()}).Goal.Mean
+			}
+			one := strokes(1)
+			require.Positive(t, one)
+			for _, minutes := range []float64{2, 3, 5, 10} {
+				require.InEpsilon(t, minutes*one, strokes(minutes), 0.05, "%s, %v min", d.Name, minutes)
+			}
+		}
+	}
+	require.Positive(t, found)
 }

@@ -112,7 +112,7 @@ func TestEveryGoalOfTheLibrarySpeaks(t *testing.T) {
 			// No goal of the library takes somebody of the level it is written for more than half an hour, but for the two that
 			// say that they are work for several lessons.
 			if strings.Contains(d.Summary, "several lessons") || strings.Contains(d.Summary, "one lesson") {
-				require.Greater(t, seconds, 1900.0)
+				require.Greater(t, seconds, 1800.0)
 				return
 			}
 			require.Less(t, seconds, 1800.0)
