@@ -26,6 +26,7 @@ type Report struct {
 	Measures  []Measure       `json:"measures" description:"In the order of the drill's"`
 	Load      load.Load       `json:"load"`
 	Metrics   []metric.Metric `json:"metrics"`
+	Rally     feed.Rally      `json:"rally" description:"As it is usual on the court, for a drill that has none yet"`
 	Care      []string        `json:"care" description:"The usual cautions that apply to it; no medical advice"`
 }
 
@@ -142,6 +143,7 @@ func Of(d drill.Document, people int, s coach.Settings) (Report, error) {
 	r := Report{
 		Court: c, Feeds: []Feed{}, Load: load.For(d, group, d.Turns, s),
 		NoGo: []court.Shape{}, NoGoLines: []court.LineID{}, Sizes: d.Sizes(s), Care: d.Care(),
+		Rally: feed.UsualRally(c),
 	}
 	if r.Measures, err = measures(d, c, s); err != nil {
 		return Report{}, err

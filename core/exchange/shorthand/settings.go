@@ -117,7 +117,7 @@ func figured(set func(*feed.Pattern, float64)) func(*feed.Pattern, string) bool 
 
 // rally reads the rules of a rally.
 func (r *reader) rally() {
-	rally := feed.Rally{Near: feed.CrossCourt, Far: feed.CrossCourt, Shots: 10, Deep: 2, Wide: 1}
+	rally := feed.UsualRally(r.court)
 	for t, ok := r.peek(); ok && t.text != ";"; t, ok = r.peek() {
 		r.at++
 		near, far, both := strings.Cut(t.text, "/")

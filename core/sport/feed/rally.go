@@ -1,6 +1,9 @@
 package feed
 
 import (
+	"math"
+
+	"hodometer/core/sport/court"
 	"hodometer/core/sport/sports"
 )
 
@@ -27,4 +30,14 @@ type Rally struct {
 	Deep  float64     `json:"deep" minimum:"0" maximum:"10" description:"Metres inside the baseline at which replies land"`
 	Wide  float64     `json:"wide" minimum:"0" maximum:"5" description:"Metres inside the sideline at which replies land"`
 	Pace  sports.Pace `json:"pace,omitempty"`
+}
+
+// UsualRally is a rally whose balls land where it is usual on a court: two and a half metres inside the baseline and one
+// inside the sideline of a tennis court, as much of any other one, in centimetres. Common practice, no source.
+func UsualRally(c court.Court) Rally {
+	const deep, wide, length, width = 2.5, 1, 23.77, 8.23 // metres, on a full tennis court
+	in := func(metres float64) float64 { return math.Round(100*metres) / 100 }
+	return Rally{
+		Near: CrossCourt, Far: CrossCourt, Shots: 10, Deep: in(deep * c.Length / length), Wide: in(wide * c.Singles / width),
+	}
 }

@@ -5546,6 +5546,8 @@ export interface components {
             noGo: components["schemas"]["CourtShape"][];
             /** @description Lines that no ball may cross */
             noGoLines: string[];
+            /** @description As it is usual on the court, for a drill that has none yet */
+            rally: components["schemas"]["FeedRally"];
             /** @description Lengths of the targets and of obstacles that can be typed */
             sizes: components["schemas"]["CoachSize"][];
             /** @description Every place that can be moved */

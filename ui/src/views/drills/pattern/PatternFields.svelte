@@ -23,7 +23,6 @@
   const set = (change: Partial<Pattern>) => draft.change((d) => Object.assign(d.pattern, change))
   const setRally = (change: Partial<Rally>) =>
     draft.change((d) => d.pattern.rally && Object.assign(d.pattern.rally, change))
-  const fresh: Rally = { near: 'cross-court', far: 'down the line', shots: 12, deep: 2.5, wide: 1 }
 </script>
 
 <fieldset disabled={builtIn} class="fields mt-3">
@@ -121,7 +120,7 @@
       type="checkbox"
       class="checkbox checkbox-sm"
       checked={Boolean(rally)}
-      onchange={(event) => set({ rally: event.currentTarget.checked ? fresh : undefined })}
+      onchange={(event) => set({ rally: event.currentTarget.checked ? report?.rally : undefined })}
     />
     each reply is the next feed
   </label>
