@@ -19,14 +19,14 @@ type Tour struct {
 	Scheme  string        `json:"scheme,omitempty" maxLength:"60" description:"Whose regions; empty: those that the coach reads off on this court"`
 	Stroke  sports.Stroke `json:"stroke,omitempty" description:"What is played everywhere; empty: what is usual there"`
 	Balls   int           `json:"balls,omitempty" minimum:"0" maximum:"30" description:"In each region; 0: by seconds"`
-	Seconds float64       `json:"seconds,omitempty" minimum:"0" maximum:"120" description:"In each region, where no balls are counted"`
+	Seconds float64       `json:"seconds,omitempty" minimum:"0" maximum:"600" description:"In each region, where no balls are counted"`
 	Back    bool          `json:"back,omitempty" description:"And out again"`
 	OneBall bool          `json:"oneBall,omitempty" description:"A partner plays every ball back, instead of feeding another"`
 }
 
 // Corners are balls to the four corners of the near half.
 type Corners struct {
-	Seconds float64 `json:"seconds,omitempty" minimum:"0" maximum:"120" description:"Of work in each sequence; 0: one round"`
+	Seconds float64 `json:"seconds,omitempty" minimum:"0" maximum:"600" description:"Of work in each sequence; 0: one round"`
 	Listed  bool    `json:"listed,omitempty" description:"In order, instead of at random"`
 }
 
@@ -94,8 +94,18 @@ func (d Document) toured(tour Tour, hand student.Hand, s coach.Settings) (Docume
 		}
 	}
 	d.Pattern = pattern
+	d.startsWhere(pattern.Tasks)
 	d.countThe(0)
 	return d, d.Check()
+}
+
+// startsWhere has the student begin where they wait for their first ball.
+func (d *Document) startsWhere(tasks []feed.Task) {
+	first := slices.IndexFunc(tasks, func(t feed.Task) bool { return t.Player == 0 && t.Recover != nil })
+	start := slices.IndexFunc(d.Places, func(p Place) bool { return p.Kind == Start })
+	if first >= 0 && start >= 0 {
+		d.Places[start].Mark = *tasks[first].Recover
+	}
 }
 
 // liftedTo is how high a shuttle is lifted to somebody who comes from the region before, metres. Common practice, no

@@ -57,11 +57,24 @@ func TestATourGoesThroughEveryRegionOnEveryCourt(t *testing.T) {
 				}
 				require.Equal(t, bands[nth].Name, region.Band.Name, "task %d is played from there", i+1)
 			}
+			if home := d.Pattern.Tasks[0].Recover; home != nil {
+				start, _ := d.Place(drill.Start)
+				require.Equal(t, *home, start.Mark, "they begin where the first ball is waited for")
+			}
 			p, err := simulation.Run(t.Context(), d, d.PlayerFor(student.Club, student.RightHand), s)
 			require.NoError(t, err)
 			require.Empty(t, p.Problems)
 			require.NotEqual(t, footwork.OutOfReach, p.Timeline.Worst, p.Verdict)
 		})
+	}
+}
+
+// Three minutes of work are as good as twenty seconds, in a tour and to the corners, with as long a rest.
+func TestLongWorkIsNotCutShort(t *testing.T) {
+	for _, edit := range []drill.Edit{{Tour: &drill.Tour{Seconds: 180}}, {Corners: &drill.Corners{Seconds: 180}}} {
+		d, err := begun(t, "tennis").Edited(edit, student.RightHand, coach.Default())
+		require.NoError(t, err)
+		require.Greater(t, d.Pattern.TurnSeconds(), 180.0)
 	}
 }
 

@@ -34,7 +34,7 @@ type Pattern struct {
 	Tasks     []Task  `json:"tasks" minItems:"1" maxItems:"60"`
 	Gap       float64 `json:"gap" minimum:"0.5" maximum:"60" description:"Seconds between two releases"`
 	Sequences int     `json:"sequences" minimum:"1" maximum:"200" description:"Times the sequence is played in one turn"`
-	Pause     float64 `json:"pause" minimum:"0" maximum:"120" description:"Seconds after each sequence"`
+	Pause     float64 `json:"pause" minimum:"0" maximum:"600" description:"Seconds after each sequence"`
 
 	Repeats  []Repeat `json:"repeats,omitempty" maxItems:"20" description:"Groups of tasks that are played several times"`
 	Branches []Branch `json:"branches,omitempty" maxItems:"20" description:"Tasks that are played only in some case, in the order of the tasks"`
