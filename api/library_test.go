@@ -109,7 +109,7 @@ func TestDrillsSayWhomTheySuit(t *testing.T) {
 	}
 	require.Contains(t, of("club player"), "Coin in the Corner")
 	require.NotContains(t, of("tournament player"), "Coin in the Corner")
-	require.Contains(t, of("tournament player"), "A Hundred In")
+	require.Contains(t, of("club player"), "A Hundred In")
 
 	// Who has to make two suits others than who has to make five.
 	id := newID()

@@ -6,6 +6,7 @@ import (
 	"strings"
 
 	"hodometer/core/basics/invalid"
+	"hodometer/core/basics/units"
 	"hodometer/core/sport/court"
 	"hodometer/core/sport/sports"
 )
@@ -132,8 +133,8 @@ func (d Document) TransferTo(id court.ID, scales, plain []string, t court.Tape) 
 	changed := d.Clone()
 	changed.Court, changed.Sport = to.ID, to.Sport
 	if r := changed.Pattern.Rally; r != nil { // its strokes land at the same share of the court
-		r.Deep *= to.Length / from.Length
-		r.Wide *= to.Singles / from.Singles
+		r.Deep = units.Kept(r.Deep * to.Length / from.Length)
+		r.Wide = units.Kept(r.Wide * to.Singles / from.Singles)
 	}
 	var list []TransferredMark
 	for _, m := range changed.Marks() {

@@ -47,6 +47,13 @@ func (s System) Nudge(fine bool) float64 {
 	return 0.1
 }
 
+// Centimetres are whole ones, of a length in metres that is chosen for somebody: nobody writes a finer one.
+func Centimetres(metres float64) float64 { return math.Round(100*metres) / 100 }
+
+// Kept is a length in metres as documents keep it where it was worked out: to a tenth of a millimetre, so that inches
+// stay inches.
+func Kept(metres float64) float64 { return math.Round(1e4*metres) / 1e4 }
+
 // Length writes a length in metres for reading: whole inches, or centimetres.
 func (s System) Length(metres float64) string {
 	if s != Feet {

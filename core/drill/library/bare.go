@@ -4,6 +4,7 @@ import (
 	"math"
 
 	"hodometer/core/basics/invalid"
+	"hodometer/core/basics/units"
 	"hodometer/core/count/score"
 	"hodometer/core/drill"
 	"hodometer/core/people/coach"
@@ -73,7 +74,7 @@ func Begun(on court.ID, at court.Point) (drill.Document, error) {
 	}
 	of := sports.Of(c.Sport)
 	first := of.Courts[0].Court
-	radius := of.Circle * math.Min(c.Length/first.Length, c.Singles/first.Singles)
+	radius := units.Centimetres(of.Circle * math.Min(c.Length/first.Length, c.Singles/first.Singles))
 	d, err := Bare(on, student.Club, radius, radius, radius)
 	if err != nil {
 		return d, err

@@ -11,7 +11,7 @@ import (
 	"hodometer/core/sport/court"
 )
 
-func number(v float64) string { return strconv.FormatFloat(v, 'g', -1, 64) }
+func number(v float64) string { return strconv.FormatFloat(v, 'f', -1, 64) }
 
 // metres reads a length: a plain number is metres, everything else as a coach writes it.
 func metres(text string) (float64, error) {
@@ -38,7 +38,8 @@ func writeMark(m court.Mark) string {
 				parts[i] = fmt.Sprintf("%s ~%s %s", each.Line, number(*each.Fraction), each.To)
 				continue
 			}
-			parts[i] = fmt.Sprintf("%s %s %s", each.Line, number(each.Distance), each.Toward)
+			// With its unit: “in” after a bare number reads as inches.
+			parts[i] = fmt.Sprintf("%s %s m %s", each.Line, number(each.Distance), each.Toward)
 		}
 		said = strings.Join(parts, ", ")
 	}
@@ -60,7 +61,7 @@ func readMark(text string) (court.Mark, error) {
 	inside, ok := strings.CutPrefix(text, "[")
 	inside, closed := strings.CutSuffix(inside, "]")
 	if !ok || !closed {
-		return m, errors.New("a place stands in brackets: [2.4 -9], [near-baseline 1.8 in, right-singles-sideline 1.2 in]")
+		return m, errors.New("a place stands in brackets: [2.4 -9], [near-baseline 1.8 m in, right-singles-sideline 1.2 m in]")
 	}
 	inside = strings.TrimSpace(inside)
 	for again := true; again; {

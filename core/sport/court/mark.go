@@ -301,14 +301,14 @@ func (t Toward) mirrored() Toward {
 	return t
 }
 
-// Rounded brings the offsets of a mark to multiples of a grain, in metres: across the court, along it, or both.
+// Rounded brings the offsets of a mark to multiples of a grain, in metres: across the court, along it, or both. What is
+// not rounded so comes to tenths of a millimetre, which keep a document readable.
 func (c Court) Rounded(mark Mark, grain float64, across, along bool) Mark {
 	to := func(v float64, wanted bool) float64 {
-		if !wanted || grain <= 0 {
-			return v
+		if wanted && grain > 0 {
+			v = math.Round(v/grain) * grain
 		}
-		// Tenths of a millimetre keep the document readable.
-		return math.Round(math.Round(v/grain)*grain*1e4) / 1e4
+		return units.Kept(v)
 	}
 	if mark.Place != nil {
 		mark.Place = &Point{X: to(mark.Place.X, across), Y: to(mark.Place.Y, along)}

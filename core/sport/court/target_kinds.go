@@ -4,6 +4,8 @@ import (
 	"fmt"
 	"math"
 	"slices"
+
+	"hodometer/core/basics/units"
 )
 
 // TargetKind is the shape of a target.
@@ -59,7 +61,7 @@ var targetRules = []targetRule{
 		},
 		sizes: func(t *Target) map[string]*float64 { return map[string]*float64{"depth": &t.Depth} },
 		scale: func(t *Target, by float64) float64 {
-			t.Depth *= by
+			t.Depth = units.Kept(by * t.Depth)
 			return t.Depth / widestTarget
 		},
 	},
@@ -87,7 +89,7 @@ var targetRules = []targetRule{
 			if t.Box != "" {
 				return 0
 			}
-			t.Width, t.Depth = t.Width*by, t.Depth*by
+			t.Width, t.Depth = units.Kept(by*t.Width), units.Kept(by*t.Depth)
 			return math.Max(t.Width, t.Depth) / widestTarget
 		},
 	},
@@ -165,11 +167,11 @@ func heightsOf(t *Target) map[string]*float64 {
 }
 
 func scaleRadius(t *Target, by float64) float64 {
-	t.Radius *= by
+	t.Radius = units.Kept(by * t.Radius)
 	return t.Radius / widestTarget
 }
 
 func scaleHeight(t *Target, by float64) float64 {
-	t.High = t.Low + by*(t.High-t.Low)
+	t.High = units.Kept(t.Low + by*(t.High-t.Low))
 	return t.High / highestTarget
 }

@@ -1,6 +1,10 @@
 package court
 
-import "math"
+import (
+	"math"
+
+	"hodometer/core/basics/units"
+)
 
 // Transfer is what becomes of a mark on another court.
 type Transfer struct {
@@ -25,7 +29,8 @@ func (c Court) Preview(m Mark, to Court, t Tape) Transfer {
 	if at, err := c.Resolve(m); err == nil {
 		scaled := c.onto(Mark{Place: &at, Scales: true}, to)
 		x, y := to.Width/2+to.RunOff.Side, to.Length/2+to.RunOff.Back
-		held := Point{math.Max(-x, math.Min(x, scaled.Place.X)), math.Max(-y, math.Min(y, scaled.Place.Y))}
+		held := Point{units.Kept(math.Max(-x, math.Min(x, scaled.Place.X))),
+			units.Kept(math.Max(-y, math.Min(y, scaled.Place.Y)))}
 		plain = to.outcome(Mark{Place: &held}, t)
 	}
 	return Transfer{Plain: plain, Keeps: to.outcome(c.onto(keeps, to), t), Scales: to.outcome(c.onto(scales, to), t)}
@@ -63,15 +68,15 @@ func (c Court) onto(m Mark, to Court) Mark {
 	}
 	scaled := Mark{View: m.View, Scales: true}
 	if m.Place != nil {
-		scaled.Place = &Point{X: m.Place.X * wide, Y: m.Place.Y * long}
+		scaled.Place = &Point{X: units.Kept(m.Place.X * wide), Y: units.Kept(m.Place.Y * long)}
 	}
 	if m.Along != nil {
 		along := *m.Along
-		along.Distance *= long * wide / ratio(along.Line) // along a line, not away from it
+		along.Distance = units.Kept(along.Distance * long * wide / ratio(along.Line)) // along a line, not away from it
 		scaled.Along = &along
 	}
 	for _, measure := range m.Measures {
-		measure.Distance *= ratio(measure.Line)
+		measure.Distance = units.Kept(measure.Distance * ratio(measure.Line))
 		scaled.Measures = append(scaled.Measures, measure)
 	}
 	return scaled

@@ -1,8 +1,7 @@
 package feed
 
 import (
-	"math"
-
+	"hodometer/core/basics/units"
 	"hodometer/core/sport/court"
 	"hodometer/core/sport/sports"
 )
@@ -36,8 +35,8 @@ type Rally struct {
 // inside the sideline of a tennis court, as much of any other one, in centimetres. Common practice, no source.
 func UsualRally(c court.Court) Rally {
 	const deep, wide, length, width = 2.5, 1, 23.77, 8.23 // metres, on a full tennis court
-	in := func(metres float64) float64 { return math.Round(100*metres) / 100 }
 	return Rally{
-		Near: CrossCourt, Far: CrossCourt, Shots: 10, Deep: in(deep * c.Length / length), Wide: in(wide * c.Singles / width),
+		Near: CrossCourt, Far: CrossCourt, Shots: 10,
+		Deep: units.Centimetres(deep * c.Length / length), Wide: units.Centimetres(wide * c.Singles / width),
 	}
 }

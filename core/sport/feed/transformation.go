@@ -228,7 +228,7 @@ func (s Transformation) replace(p Pattern, c court.Court) (Pattern, string, erro
 		to.Y -= deeper // away from the net, or from the front wall, on the student's half
 		moved := onCourt(to, at, c)
 		held = held || moved.Distance(to) > 1e-9
-		p.Tasks[i].Landing = c.Measure(moved, p.Tasks[i].Landing)
+		p.Tasks[i].Landing = c.Rounded(c.Measure(moved, p.Tasks[i].Landing), 0.01, moved.X != at.X, moved.Y != at.Y)
 	}
 	if held {
 		phrase += ", as far as the court allows"
