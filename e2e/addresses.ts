@@ -36,6 +36,7 @@ export const otherAddresses = [
   'devices',
   'about',
   'limits',
+  'how-sure',
   'trust',
   'reckoner/rally',
   'reckoner/angles',

@@ -3,6 +3,7 @@ import tailwindcss from '@tailwindcss/vite'
 import { VitePWA } from 'vite-plugin-pwa'
 import { defineConfig } from 'vitest/config'
 import { notices } from './notices.ts'
+import { noRings } from './rings.ts'
 
 const api = process.env.HODOMETER_API ?? 'http://127.0.0.1:7420'
 
@@ -51,7 +52,7 @@ const offline = VitePWA({
 
 export default defineConfig({
   root: import.meta.dirname,
-  plugins: [tailwindcss(), svelte({ configFile: '../svelte.config.js' }), notices(), offline],
+  plugins: [tailwindcss(), svelte({ configFile: '../svelte.config.js' }), notices(), noRings(), offline],
   cacheDir: '../node_modules/.vite',
   build: {
     outDir: 'dist',
@@ -61,10 +62,12 @@ export default defineConfig({
       checks: { pluginTimings: false },
       output: {
         chunkFileNames: ({ name }) => `assets/${name.startsWith('shared') ? 'shared' : name}-[hash].js`,
-        // What several views share comes in few files: each is asked for by itself.
+        // What the first page needs is one file, and what several views share comes in few: each is asked for by
+        // itself. Fewer, larger ones of them import one another in a ring.
         codeSplitting: {
           groups: [
-            { name: 'shared', minShareCount: 2, entriesAware: true, entriesAwareMergeThreshold: 40_000 },
+            { name: 'start', tags: ['$initial'], priority: 2 },
+            { name: 'shared', minShareCount: 2, entriesAware: true, entriesAwareMergeThreshold: 15_000 },
           ],
         },
       },

@@ -38,6 +38,7 @@ export const routes: RouteDefinition = {
   '/pair/:code': later(() => import('./views/entrance/Paired.svelte')),
   '/trust': later(() => import('./views/entrance/Trust.svelte')),
   '/about': later(() => import('./views/about/About.svelte')),
+  '/how-sure': later(() => import('./views/about/HowSure.svelte')),
   '/limits': later(() => import('./views/about/Limits.svelte')),
   '*': NotFound,
 }

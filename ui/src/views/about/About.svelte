@@ -27,8 +27,8 @@
       <h2>What its figures rest on</h2>
       <p class="mt-1">
         Every figure opens and says how it came about. <a class="link" href="#/limits"
-          >What this model cannot know, and how sure its figures are</a
-        >
+          >What this model cannot know</a
+        >; <a class="link" href="#/how-sure">how sure its figures were</a>, in your own lessons
       </p>
     </section>
     <section class="sheet mt-4 max-w-2xl">

@@ -1,65 +1,73 @@
 <script lang="ts">
-  import { answer, api, describe } from '../../lib/api/client'
+  import { createQuery } from '@tanstack/svelte-query'
+  import { answer, api } from '../../lib/api/client'
+  import Async from '../../lib/parts/Async.svelte'
 
   /** What was told of goals when lessons began, against what happened, tenth by tenth. */
-  const asked = answer(api.GET('/api/reliability'))
+  const query = createQuery(() => ({
+    queryKey: ['reliability'],
+    queryFn: () => answer(api.GET('/api/reliability')),
+  }))
   const percent = (share: number) => `${(100 * share).toFixed(1)}%`
 </script>
 
-{#await asked then account}
-  <section class="sheet mt-4 max-w-2xl" aria-labelledby="told">
-    <h2 id="told">How sure are these figures?</h2>
-    <p class="mt-1">{account.sentence}</p>
-    {#if account.told}
-      <table class="table-sm mt-3 table">
-        <thead>
-          <tr>
-            <th scope="col">Told</th>
-            <th scope="col" class="w-1/2"
-              ><span class="sr-only">What was told and what happened, drawn</span></th
-            >
-            <th scope="col" class="text-right">Met</th>
-          </tr>
-        </thead>
-        <tbody>
-          {#each account.tenths as tenth (tenth.from)}
+<h1>How sure are these figures?</h1>
+<Async {query}>
+  {#snippet children(account)}
+    <section class="sheet mt-4 max-w-2xl" aria-label="What was told, and what happened">
+      <p>{account.sentence}</p>
+      {#if account.told}
+        <table class="table-sm mt-3 table">
+          <thead>
             <tr>
-              <th scope="row" class="font-normal whitespace-nowrap"
-                >{Math.round(10 * tenth.from)} to {Math.round(10 * tenth.to)} times in 10</th
+              <th scope="col">Told</th>
+              <th scope="col" class="w-1/2"
+                ><span class="sr-only">What was told and what happened, drawn</span></th
               >
-              <td>
-                {#if tenth.told}
-                  <div class="scale" role="img" aria-label={tenth.said}>
-                    <i
-                      class="likely"
-                      style:left={percent(tenth.low)}
-                      style:width={percent(tenth.high - tenth.low)}
-                    ></i>
-                    <i class="happened" style:left={percent(tenth.met / tenth.told)}></i>
-                    <i class="was-told" style:left={percent(tenth.mean)}></i>
-                  </div>
-                {/if}
-              </td>
-              <td class="text-right whitespace-nowrap tabular-nums"
-                >{tenth.told ? `${tenth.met} of ${tenth.told}` : '–'}</td
-              >
+              <th scope="col" class="text-right">Met</th>
             </tr>
-          {/each}
-        </tbody>
-      </table>
+          </thead>
+          <tbody>
+            {#each account.tenths as tenth (tenth.from)}
+              <tr>
+                <th scope="row" class="font-normal whitespace-nowrap"
+                  >{Math.round(10 * tenth.from)} to {Math.round(10 * tenth.to)} times in 10</th
+                >
+                <td>
+                  {#if tenth.told}
+                    <div class="scale" role="img" aria-label={tenth.said}>
+                      <i
+                        class="likely"
+                        style:left={percent(tenth.low)}
+                        style:width={percent(tenth.high - tenth.low)}
+                      ></i>
+                      <i class="happened" style:left={percent(tenth.met / tenth.told)}></i>
+                      <i class="was-told" style:left={percent(tenth.mean)}></i>
+                    </div>
+                  {/if}
+                </td>
+                <td class="text-right whitespace-nowrap tabular-nums"
+                  >{tenth.told ? `${tenth.met} of ${tenth.told}` : '–'}</td
+                >
+              </tr>
+            {/each}
+          </tbody>
+        </table>
+        <p class="hint mt-2 text-sm">
+          The line is what was told, the dot what happened, the bar where that lies 95 times in 100 for so few
+          goals.
+        </p>
+      {/if}
       <p class="hint mt-2 text-sm">
-        The line is what was told, the dot what happened, the bar where that lies 95 times in 100 for so few
-        goals.
+        A forecast is kept when its lesson begins. Goals of blocks that were cut short, or whose balls were
+        not counted to the end, are left out, and races and goals that several have together.
       </p>
-    {/if}
-    <p class="hint mt-2 text-sm">
-      A forecast is kept when its lesson begins. Goals of blocks that were cut short, or whose balls were not
-      counted to the end, are left out, and races and goals that several have together.
-    </p>
-  </section>
-{:catch wrong}
-  <p class="text-error mt-4" role="alert">{describe(wrong)}</p>
-{/await}
+    </section>
+  {/snippet}
+</Async>
+<p class="mt-4 max-w-2xl">
+  <a class="link" href="#/limits">What this model cannot know</a>
+</p>
 
 <style>
   .scale {

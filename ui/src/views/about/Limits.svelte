@@ -1,6 +1,4 @@
 <script lang="ts">
-  import HowSure from './HowSure.svelte'
-
   /** What the figures rest on that nobody can see on the court, in plain words. */
   const groups = [
     {
@@ -43,9 +41,10 @@
 <h1>What this model cannot know</h1>
 <p class="mt-2 max-w-2xl">
   Every figure is worked out from what is written down. Where it disagrees with what you see on court, believe
-  the court, and count: counts move the figures towards this player.
+  the court, and count: counts move the figures towards this player. <a class="link" href="#/how-sure"
+    >How sure these figures were</a
+  > says what came true of them in your lessons.
 </p>
-<HowSure />
 {#each groups as group (group.title)}
   <section class="sheet mt-4 max-w-2xl" aria-label={group.title}>
     <h2>{group.title}</h2>
