@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test'
 import type { Club } from './club'
-import { expect, finished, kept, lessonOf, offered, test } from './fixtures'
+import { drawer, expect, finished, kept, lessonOf, offered, test } from './fixtures'
 import { pageOf } from './pdf'
 
 /** Every figure says of what it is; wherever it is shown again, it is the same. */
@@ -31,8 +31,18 @@ class Figures {
     return this.#again.size
   }
 
-  valuesOf(prefix: string) {
-    return [...this.#first].filter(([of]) => of.startsWith(prefix)).map(([, { value }]) => value)
+  /** The value of a figure that was read. */
+  value(of: string) {
+    const first = this.#first.get(of)
+    if (!first) throw new Error(`no figure called ${of}`)
+    return first.value
+  }
+
+  /** The values of all figures that were first read on a page of a kind, of what begins so. */
+  valuesOn(where: string, prefix: string) {
+    return [...this.#first]
+      .filter(([of, first]) => of.startsWith(prefix) && first.where === where)
+      .map(([, { value }]) => value)
   }
 }
 
@@ -55,43 +65,57 @@ async function plannedAndPrinted(page: Page, club: Club, id: string, figures: Fi
   await expect(page.getByRole('link', { name: 'A4 sheet as PDF' })).toBeVisible()
   expect(await figures.read(page, 'sheet')).toBeGreaterThan(0)
   const text = await printedText(`${club.url}/api/lessons/${id}/sheet.pdf?paper=A4`)
-  for (const value of figures.valuesOf(`${id} Carry`)) expect(text).toContain(value)
+  expect(text).toContain(figures.value(`${id} Carry`))
+  for (const value of figures.valuesOn('sheet', id)) expect(text).toContain(value)
 }
 
-interface Listed<T> {
-  drills: { document: T }[]
+interface Listed {
+  drills: { id: string; document: { name: string; turns: number } }[]
+}
+
+const drillsOf = async (club: Club, text = '') =>
+  (
+    (await (
+      await fetch(`${club.url}/api/drills?${new URLSearchParams({ text, limit: '60' }).toString()}`)
+    ).json()) as Listed
+  ).drills
+
+const studentsOf = async (club: Club) =>
+  ((await (await fetch(`${club.url}/api/students`)).json()) as { id: string }[]).map(({ id }) => id)
+
+/** A lesson with some drills of the library, each with so many turns and minutes. */
+async function lessonWith(
+  club: Club,
+  title: string,
+  date: string,
+  who: string[],
+  drills: { name: string; turns: number; minutes: number }[],
+) {
+  const blocks = []
+  for (const { name, turns, minutes } of drills)
+    blocks.push({ ...(await offered(club, name, who)), id: crypto.randomUUID(), turns, minutes })
+  const lesson = { version: 4, title, date, start: '09:00', minutes: 60, space: {}, note: '' }
+  return kept(club, 'lessons', { ...lesson, students: who, blocks })
 }
 
 test('a figure of a lesson is the same wherever it stands', async ({ page, demo }) => {
   test.slow()
-  const drills = (
-    (await (await fetch(`${demo.url}/api/drills`)).json()) as Listed<{ name: string }>
-  ).drills.map(({ document }) => document.name)
-  const students = (
-    (await (await fetch(`${demo.url}/api/students`)).json()) as { id: string; archived: boolean }[]
-  ).map(({ id }) => id)
+  const drills = await drillsOf(demo)
+  const students = await studentsOf(demo)
   const figures = new Figures()
   // Thirty lessons by seed: two drills of the library each, one to six players, another number of turns.
   const made: string[] = []
+  const at = (i: number) => drills[i % drills.length]?.document.name ?? ''
   for (let seed = 0; seed < 30; seed++) {
-    const who = students.slice(0, 1 + (seed % Math.min(6, students.length)))
-    const blocks = []
-    for (const name of [drills[(2 * seed) % drills.length], drills[(2 * seed + 31) % drills.length]]) {
-      const block = await offered(demo, name ?? '', who)
-      blocks.push({ ...block, id: crypto.randomUUID(), turns: 1 + (seed % 5), minutes: 7 + seed / 7 })
-    }
+    const like = { turns: 1 + (seed % 5), minutes: 7 + seed / 7 }
     made.push(
-      await kept(demo, 'lessons', {
-        version: 4,
-        title: `Seeded ${seed}`,
-        date: `2026-03-${11 + (seed % 5)}`,
-        start: '09:00',
-        minutes: 60,
-        space: {},
-        note: '',
-        students: who,
-        blocks,
-      }),
+      await lessonWith(
+        demo,
+        `Seeded ${seed}`,
+        `2026-03-${11 + (seed % 5)}`,
+        students.slice(0, 1 + (seed % Math.min(6, students.length))),
+        [2 * seed, 2 * seed + 31].map((i) => ({ name: at(i), ...like })),
+      ),
     )
   }
   await page.goto(`${demo.url}/#/lessons`)
@@ -101,7 +125,33 @@ test('a figure of a lesson is the same wherever it stands', async ({ page, demo 
   expect(figures.compared).toBeGreaterThan(60)
 })
 
-test('a figure of the demo is the same before, on and after court', async ({ page, demo }) => {
+test('a drill has the same figures on the bench and in a lesson', async ({ page, demo }) => {
+  const figures = new Figures()
+  const students = await studentsOf(demo)
+  const names = ['Coin in the Corner', 'Round the Bollards', 'Forehand Diagonal', 'Safe Lane', 'Both Verges']
+  for (const [i, name] of names.entries()) {
+    const drill = (await drillsOf(demo, name)).find(({ document }) => document.name === name)
+    if (!drill) throw new Error(`no drill called ${name}`)
+    const people = 1 + (i % 3)
+    const id = await lessonWith(demo, `Only ${name}`, '2026-03-17', students.slice(0, people), [
+      { name, turns: drill.document.turns, minutes: 30 },
+    ])
+    await plannedAndPrinted(page, demo, id, figures)
+    await page.goto(`${demo.url}/#/drills/${drill.id}`)
+    await drawer(page, 'Turns')
+    await page.getByLabel('Worked out for').fill(String(people))
+    await page.keyboard.press('Tab')
+    const own = `${drill.id} for ${people}`
+    await expect(page.locator(`[data-figure="${own} Time"]`)).toBeVisible()
+    expect(await figures.read(page, 'bench')).toBeGreaterThan(6)
+    const rally = name === 'Safe Lane'
+    expect(figures.value(`${own} ${rally ? 'Rallies' : 'Balls'} in all`)).toBe(
+      figures.value(`${id} ${rally ? 'Rallies' : 'Balls fed'}`),
+    )
+  }
+})
+
+test('a figure of the demo is the same before, on and after court, and at home', async ({ page, demo }) => {
   const figures = new Figures()
   await page.goto(demo.url)
   await expect(page.locator('[data-figure$=" Carry"]').first()).toBeVisible()
@@ -110,11 +160,39 @@ test('a figure of the demo is the same before, on and after court', async ({ pag
   await plannedAndPrinted(page, demo, id, figures)
   await page.goto(`${demo.url}/#/lessons/${id}/courtside`)
   await page.getByRole('button', { name: 'Begin' }).first().click()
+  const counting = page.getByRole('region', { name: 'Counting' })
+  for (let i = 0; i < 8 && !(await counting.isVisible()); i++) {
+    await page.getByRole('button', { name: 'Next block' }).click()
+    await page.waitForTimeout(300)
+  }
+  for (const act of ['Made', 'Made', 'Missed', 'Made'])
+    await counting.getByRole('button', { name: act, exact: true }).click()
+  await expect(counting.locator('[data-value^="3 "]')).toBeVisible()
   await figures.read(page, 'courtside')
   await finished(page)
+  await expect(page.locator('[data-figure$=" counted"]').first()).toBeVisible()
   await figures.read(page, 'afterwards')
+  // The lesson became another one on court: its list and its plan say the same of it.
+  const after = new Figures()
   await page.goto(`${demo.url}/#/lessons`)
-  await expect(page.locator('[data-figure$="Balls fed"]').first()).toBeVisible()
-  await figures.read(page, 'week')
-  expect(figures.compared).toBeGreaterThan(8)
+  await page.reload()
+  await expect(page.locator(`[data-figure="${id} Balls fed"]`).nth(1)).toBeVisible()
+  await after.read(page, 'week')
+  await plannedAndPrinted(page, demo, id, after)
+  expect(after.compared).toBeGreaterThan(2)
+  for (const name of ['Noor', 'Teo']) {
+    await page.goto(`${demo.url}/#/students`)
+    await page
+      .getByRole('link', { name: new RegExp(`^${name} `) })
+      .first()
+      .click()
+    await expect(page.getByRole('heading', { name: 'Drills so far' })).toBeVisible()
+    expect(await figures.read(page, `the page of ${name}`)).toBeGreaterThan(0)
+  }
+  for (const question of ['', '/target', '/rally']) {
+    await page.goto(`${demo.url}/#/reckoner${question}`)
+    await expect(page.getByRole('status').filter({ hasText: /\d/ }).first()).toBeVisible()
+    await figures.read(page, 'reckoner')
+  }
+  expect(figures.compared).toBeGreaterThan(10)
 })

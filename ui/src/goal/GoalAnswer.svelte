@@ -78,7 +78,12 @@
     {why(query.error)}
   </p>
 {:else if reckoned}
-  <p class="mt-2 text-lg first-letter:uppercase" role="status" aria-label="What the goal takes">
+  <p
+    class="mt-2 text-lg first-letter:uppercase"
+    role="status"
+    aria-label="What the goal takes"
+    data-figure="goal {JSON.stringify(asked)}"
+  >
     {reckoned.answer.sentence}.
   </p>
   {#if reckoned.answer.carry > 0 && !reckoned.answer.never && reckoned.answer.carry <= 1000}

@@ -58,6 +58,12 @@ export function counted(
   }
 }
 
+/** tally is the same in one line. */
+export const tally = (unit: Counter['unit'], count: Parameters<typeof counted>[1]) =>
+  counted(unit, count)
+    .map((part) => part || 'points')
+    .join(' ')
+
 /** misses says of what kind misses were, where that was marked. */
 export const misses = ({ net, long, wide }: { net: number; long: number; wide: number }) =>
   [

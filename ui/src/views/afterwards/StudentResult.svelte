@@ -2,7 +2,7 @@
   import type { Afterwards, Counter } from '../../lib/api/client'
   import SaveState from '../../lib/drafts/SaveState.svelte'
   import TextField from '../../lib/fields/TextField.svelte'
-  import { counted, misses, outcome } from '../../lib/words/words'
+  import { misses, outcome, tally } from '../../lib/words/words'
   import BothMarks from './BothMarks.svelte'
   import { remarkDraft } from './remarks'
 
@@ -68,10 +68,9 @@
           <tr>
             <th scope="row" class="font-normal">{counter.drill}{counter.called && `, ${counter.called}`}</th>
             <td class="text-right whitespace-nowrap tabular-nums"
-              >{counted(counter.unit, counter.count)
-                .map((part) => part || 'points')
-                .join(' ')}{#if misses(counter.count)}<br /><span class="hint">{misses(counter.count)}</span
-                >{/if}</td
+              ><span data-figure="{lesson} {result.student} {counter.drill} {counter.called} counted"
+                >{tally(counter.unit, counter.count)}</span
+              >{#if misses(counter.count)}<br /><span class="hint">{misses(counter.count)}</span>{/if}</td
             >
             <td class="text-right whitespace-nowrap tabular-nums"
               >{counter.count.atLeast ? '≥ ' : ''}{counter.count.best}</td

@@ -1,23 +1,28 @@
 <script lang="ts">
   import type { Counter } from '../../lib/api/client'
-  import { counted } from '../../lib/words/words'
+  import { counted, tally } from '../../lib/words/words'
   import { say } from '../../lib/words/say'
   import { done } from './counting'
   import type { Provisional } from './waiting'
 
   /** What was counted, how far along the goal is, and what to heed of the one who plays. */
   interface Props {
+    lesson: string
     counter: Counter
     count: Provisional
     /** The total is kept small, for players who would look at it. */
     quiet: boolean
   }
-  let { counter, count, quiet }: Props = $props()
+  let { lesson, counter, count, quiet }: Props = $props()
   const [number, what] = $derived(counted(counter.unit, count))
 </script>
 
 <p class="count" class:quiet aria-live="polite">
   <span
+    data-figure={count.waiting
+      ? undefined
+      : `${lesson} ${counter.student} ${counter.drill} ${counter.called} counted`}
+    data-value={tally(counter.unit, count)}
     ><strong class="drum-digits">{number}</strong>{what && ` ${what}`}{count.unsure ? ', undoing…' : ''}</span
   >
   {#if count.waiting}
@@ -36,9 +41,9 @@
 <p class="px-1 text-sm">
   {counter.shared || counter.name}: {counter.goal}. {#if !done(counter)}{say('courtside.now', {
       standing: counter.standing.sentence.words,
-    })}{#if counter.hope}&nbsp;{counter.hope[0]?.toUpperCase()}{counter.hope.slice(1)}.{/if}{:else}<strong
-      >{say('courtside.met')}</strong
-    >{/if}
+    })}{#if counter.hope}&nbsp;<span data-hope="{lesson} {counter.block} {counter.student} {counter.measure}"
+        >{counter.hope[0]?.toUpperCase()}{counter.hope.slice(1)}.</span
+      >{/if}{:else}<strong>{say('courtside.met')}</strong>{/if}
 </p>
 {#if counter.rests}<p class="px-1 text-sm font-semibold">
     {counter.short} rests {counter.rests}. Pain means stop.

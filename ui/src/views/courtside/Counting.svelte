@@ -19,6 +19,7 @@
   import WhoCounts from './WhoCounts.svelte'
 
   interface Props {
+    lesson: string
     /** One for each student, in the order of their turns, and measure. */
     counters: Counter[]
     /** What was counted and not answered yet. */
@@ -45,6 +46,7 @@
     turn: string
   }
   let {
+    lesson,
     counters,
     waiting,
     last,
@@ -160,7 +162,7 @@
   <section class="counting" aria-label="Counting">
     <div class="upper">
       <WhoCounts {people} {chosen} onchoose={choose} {own} {counter} onmeasure={(m) => (instead = m)} />
-      <CountShown {counter} {count} {quiet} />
+      <CountShown {lesson} {counter} {count} {quiet} />
       {#if counter.faults.length}<FaultsSeen {counter} {waiting} onsee={see} />{/if}
       {#if way === 'ball' && noting && counter.aim && counter.unit === 'ball'}
         <WhereItLanded {counter} bind:landing bind:zone />

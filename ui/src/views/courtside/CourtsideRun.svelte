@@ -185,6 +185,7 @@
   {#if blockCounters.length && !over}
     {#key scheduled?.block}<Part name="Counting"
         ><Counting
+          lesson={run.data.lesson.id}
           counters={blockCounters}
           waiting={run.waiting}
           last={run.lastIn(scheduled?.block ?? '')}

@@ -193,7 +193,11 @@
           </p>
         {/if}
       </div>
-      <Expected students={planner.plan.prospects.find((each) => each.block === block.id)?.students ?? []} />
+      <Expected
+        lesson={planner.id}
+        block={block.id}
+        students={planner.plan.prospects.find((each) => each.block === block.id)?.students ?? []}
+      />
       <details class="mt-3">
         <summary class="cursor-pointer py-1 text-sm font-semibold">How it may be fitted</summary>
         <div class="mt-2 grid grid-cols-2 gap-3 sm:grid-cols-5">

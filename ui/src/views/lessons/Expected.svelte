@@ -3,9 +3,11 @@
 
   /** How many attempts each player has in a block, and how likely each goal is, measure by measure. */
   interface Props {
+    lesson: string
+    block: string
     students: Plan['prospects'][number]['students']
   }
-  let { students }: Props = $props()
+  let { lesson, block, students }: Props = $props()
   type Prospect = Props['students'][number]
   /** Those who have the same goal in the same measure stand together. */
   const rows = $derived.by(() => {
@@ -26,9 +28,12 @@
         {#if first.called}<strong class="font-medium"
             ><span class="drum-digits">{first.measure}</span> {first.called}:</strong
           >{/if}
-        {`${first.tries} ${first.joint ? 'together' : 'each'}`}; {first.goal}{first.times
-          ? `${first.race ? ', over in time' : ''}: ${same.map((each) => `${each.name} ${each.times}`).join(', ')}`
-          : ''}.
+        {`${first.tries} ${first.joint ? 'together' : 'each'}`}; {first.goal}{#if first.times}{first.race
+            ? ', over in time'
+            : ''}: {#each same as each, k (each.student)}{k ? ', ' : ''}<span
+              data-prospect="{lesson} {block} {each.student} {each.measure}"
+              data-tries={each.tries}>{each.name} {each.times}</span
+            >{/each}{/if}.
       </li>
     {/each}
   </ul>

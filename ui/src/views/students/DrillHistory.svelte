@@ -1,11 +1,12 @@
 <script lang="ts">
   import type { Progress } from '../../lib/api/client'
-  import { counted, onDay, outcome } from '../../lib/words/words'
+  import { onDay, outcome, tally } from '../../lib/words/words'
 
   interface Props {
+    student: string
     drill: Progress['drills'][number]
   }
-  let { drill }: Props = $props()
+  let { student, drill }: Props = $props()
   const most = $derived(Math.max(...drill.times.map((time) => time.count.balls), 1))
 </script>
 
@@ -36,10 +37,10 @@
                 <span style:width="{(time.count.made / Math.max(time.count.balls, 1)) * 100}%"></span>
               </span>
             </td>
-            <td class="text-right whitespace-nowrap tabular-nums"
-              >{counted(time.unit, time.count)
-                .map((part) => part || 'points')
-                .join(' ')}</td
+            <td
+              class="text-right whitespace-nowrap tabular-nums"
+              data-figure="{time.lesson} {student} {drill.name} {time.measure} counted"
+              >{tally(time.unit, time.count)}</td
             >
             <td class="text-right whitespace-nowrap tabular-nums"
               >{time.count.atLeast ? 'at least ' : ''}{time.count.best}</td

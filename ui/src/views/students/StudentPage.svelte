@@ -152,7 +152,7 @@
         <section class="sheet" aria-labelledby="history">
           <h2 id="history">Drills so far</h2>
           {#each data.drills as drill (drill.drill)}
-            <DrillHistory {drill} />
+            <DrillHistory student={id} {drill} />
           {:else}
             <p class="mt-2">No drills yet.</p>
           {/each}

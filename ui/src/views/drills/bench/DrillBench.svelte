@@ -169,6 +169,7 @@
     <BenchSide {bench} vocabulary={vocabulary.data} />
     {#if report && simulation}<div class="foot" bind:offsetHeight={foot}>
         <Drums
+          of="{bench.id} for {report.load.people}"
           metrics={[...report.metrics, ...simulation.metrics, ...(bench.worked?.playerFit.metrics ?? [])]}
         />
       </div>{/if}
