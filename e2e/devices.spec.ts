@@ -1,30 +1,13 @@
-import { spawn, type ChildProcess } from 'node:child_process'
 import type { Page } from '@playwright/test'
 import { expect, expectClean, finished, lessonOf, test } from './fixtures'
+import { join, opened, switchedOff, switchedOn } from './gear'
 import { Phone } from './phone'
 import { kitOf, press, wholeLesson } from './wholelesson'
 
 /** A lesson with a ball machine and an eye for landings, simulated, each a program of its own. */
 test.use({ viewport: { width: 390, height: 844 } })
 
-const running: ChildProcess[] = []
-test.afterEach(() => running.splice(0).forEach((each) => each.kill('SIGKILL')))
-
-/** Switches a simulated device on, and returns it with where it listens. */
-async function switchedOn(...args: string[]) {
-  const device = spawn('bin/hodometer', [...args, '--addr', '127.0.0.1:0'], {
-    stdio: ['ignore', 'pipe', 'inherit'],
-  })
-  running.push(device)
-  const address = await new Promise<string>((resolve, reject) => {
-    device.once('error', reject)
-    device.stdout.on('data', (chunk: Buffer) => {
-      const found = /is at (\S+)/.exec(chunk.toString())
-      if (found?.[1]) resolve(found[1])
-    })
-  })
-  return { device, address }
-}
+test.afterEach(switchedOff)
 
 /** Goes courtside, to the first drill of the six. */
 async function atTheDrill(page: Page, url: string, id: string) {
@@ -35,26 +18,6 @@ async function atTheDrill(page: Page, url: string, id: string) {
     await page.getByRole('button', { name: 'Next block' }).click()
     await expect(page.getByRole('region', { name: 'Time' })).toContainText(title)
   }
-}
-
-/** Opens what joins devices, under More. */
-async function opened(page: Page) {
-  await page.getByRole('button', { name: 'More', exact: true }).click()
-  const more = page.getByRole('dialog', { name: /^Changes, calls/ })
-  await expect(more).toBeVisible()
-  if (!(await more.getByRole('group', { name: 'Ball machine' }).isVisible()))
-    await more.getByText('Ball machine and eye for landings').click()
-  return more
-}
-
-async function join(page: Page, label: 'Ball machine' | 'Eye for landings', address: string) {
-  const more = await opened(page)
-  const group = more.getByRole('group', { name: label })
-  await group.getByLabel(`${label}: where it listens`).fill(address)
-  await group.getByRole('button', { name: /^Join/ }).click()
-  await expect(group).toContainText('joined')
-  await page.keyboard.press('Escape')
-  await expect(more).toBeHidden()
 }
 
 test('a lesson of six with a machine and an eye: it is counted for everybody, and what goes wrong is told', async ({

@@ -1,58 +1,7 @@
 import type { Page } from '@playwright/test'
 import type { Club } from './club'
-import { drawer, expect, finished, kept, lessonOf, offered, test } from './fixtures'
-import { pageOf } from './pdf'
-
-/** Every figure says of what it is; wherever it is shown again, it is the same. */
-class Figures {
-  readonly #first = new Map<string, { value: string; where: string }>()
-  readonly #again = new Map<string, number>()
-
-  /** Reads all figures of a page, and returns how many it had. */
-  async read(page: Page, where: string): Promise<number> {
-    const list = await page.locator('[data-figure]').evaluateAll((all) =>
-      all.map((each) => ({
-        of: each.getAttribute('data-figure') ?? '',
-        value: (each.getAttribute('data-value') ?? each.textContent).replace(/\s+/g, ' ').trim(),
-      })),
-    )
-    for (const { of, value } of list) {
-      const before = this.#first.get(of)
-      if (before) {
-        expect(`${of}: ${value} (${where})`).toBe(`${of}: ${before.value} (${where})`)
-        if (before.where !== where) this.#again.set(of, (this.#again.get(of) ?? 1) + 1)
-      } else this.#first.set(of, { value, where })
-    }
-    return list.length
-  }
-
-  /** How many figures stood on several pages. */
-  get compared() {
-    return this.#again.size
-  }
-
-  /** The value of a figure that was read. */
-  value(of: string) {
-    const first = this.#first.get(of)
-    if (!first) throw new Error(`no figure called ${of}`)
-    return first.value
-  }
-
-  /** The values of all figures that were first read on a page of a kind, of what begins so. */
-  valuesOn(where: string, prefix: string) {
-    return [...this.#first]
-      .filter(([of, first]) => of.startsWith(prefix) && first.where === where)
-      .map(([, { value }]) => value)
-  }
-}
-
-/** The text of all pages of a PDF, in one line. */
-async function printedText(url: string): Promise<string> {
-  const data = Buffer.from(await (await fetch(url)).arrayBuffer())
-  const first = pageOf(data, 0)
-  const pages = Array.from({ length: first.pages - 1 }, (_, i) => pageOf(data, i + 1).text)
-  return [first.text, ...pages].join(' ').replace(/\s+/g, ' ')
-}
+import { Figures, lessonWith, printedText } from './figures'
+import { drawer, expect, finished, lessonOf, test } from './fixtures'
 
 /** A plan, its sheet, and its PDF. */
 async function plannedAndPrinted(page: Page, club: Club, id: string, figures: Figures) {
@@ -83,21 +32,6 @@ const drillsOf = async (club: Club, text = '') =>
 const studentsOf = async (club: Club) =>
   ((await (await fetch(`${club.url}/api/students`)).json()) as { id: string }[]).map(({ id }) => id)
 
-/** A lesson with some drills of the library, each with so many turns and minutes. */
-async function lessonWith(
-  club: Club,
-  title: string,
-  date: string,
-  who: string[],
-  drills: { name: string; turns: number; minutes: number }[],
-) {
-  const blocks = []
-  for (const { name, turns, minutes } of drills)
-    blocks.push({ ...(await offered(club, name, who)), id: crypto.randomUUID(), turns, minutes })
-  const lesson = { version: 4, title, date, start: '09:00', minutes: 60, space: {}, note: '' }
-  return kept(club, 'lessons', { ...lesson, students: who, blocks })
-}
-
 test('a figure of a lesson is the same wherever it stands', async ({ page, demo }) => {
   test.slow()
   const drills = await drillsOf(demo)
@@ -112,7 +46,7 @@ test('a figure of a lesson is the same wherever it stands', async ({ page, demo 
       await lessonWith(
         demo,
         `Seeded ${seed}`,
-        `2026-03-${11 + (seed % 5)}`,
+        { date: `2026-03-${11 + (seed % 5)}`, start: '09:00' },
         students.slice(0, 1 + (seed % Math.min(6, students.length))),
         [2 * seed, 2 * seed + 31].map((i) => ({ name: at(i), ...like })),
       ),
@@ -133,9 +67,13 @@ test('a drill has the same figures on the bench and in a lesson', async ({ page,
     const drill = (await drillsOf(demo, name)).find(({ document }) => document.name === name)
     if (!drill) throw new Error(`no drill called ${name}`)
     const people = 1 + (i % 3)
-    const id = await lessonWith(demo, `Only ${name}`, '2026-03-17', students.slice(0, people), [
-      { name, turns: drill.document.turns, minutes: 30 },
-    ])
+    const id = await lessonWith(
+      demo,
+      `Only ${name}`,
+      { date: '2026-03-17', start: '09:00' },
+      students.slice(0, people),
+      [{ name, turns: drill.document.turns, minutes: 30 }],
+    )
     await plannedAndPrinted(page, demo, id, figures)
     await page.goto(`${demo.url}/#/drills/${drill.id}`)
     await drawer(page, 'Turns')

@@ -49,11 +49,23 @@ type Explained struct {
 }
 
 // MetresOf is how far a player runs in one turn of a drill: where several are live, the mean of their ways, since they
-// change roles from turn to turn. It returns invalid.Fields, or ctx.Err() when cancelled.
+// change roles from turn to turn. Who cannot play a rally as it is drawn plays another one, in which they run as far as
+// those for whom it is written. It returns invalid.Fields, or ctx.Err() when cancelled.
 func MetresOf(ctx context.Context, d drill.Document, player footwork.Player, s coach.Settings) (float64, error) {
 	work, err := timingOf(ctx, d, player, s)
 	if err != nil {
 		return 0, err
+	}
+	if d.Pattern.Rally != nil {
+		line, err := work.Reached(ctx, 0)
+		if err != nil {
+			return 0, err
+		}
+		if slices.ContainsFunc(line.Interceptions, func(m footwork.Interception) bool { return m.Problem != "" }) {
+			if work, err = timingOf(ctx, d, d.PlayerFor(d.Written(), player.Hand), s); err != nil {
+				return 0, err
+			}
+		}
 	}
 	metres, err := work.Metres(ctx)
 	if err != nil {

@@ -147,3 +147,25 @@ func TestATempoThatCannotBeKeptUpIsSaid(t *testing.T) {
 	}
 	require.Positive(t, said)
 }
+
+// Who cannot play a rally as it is drawn plays another one, and runs as far as those for whom it is written: never nothing.
+// Slower rallies are run differently, but not ten times as far.
+func TestNobodyStandsStillInARally(t *testing.T) {
+	asked := 0
+	for _, stored := range library.All() {
+		d := stored.Document
+		if d.Pattern.Rally == nil {
+			continue
+		}
+		written, err := simulation.MetresOf(t.Context(), d, d.PlayerFor(d.Written(), student.RightHand), coach.Default())
+		require.NoError(t, err)
+		for _, level := range student.LevelsFor(d.Sport) {
+			metres, err := simulation.MetresOf(t.Context(), d, d.PlayerFor(level, student.RightHand), coach.Default())
+			require.NoError(t, err)
+			require.Greater(t, metres, 0.2*written, "%s, %s", d.Name, level)
+			require.Less(t, metres, 5*written, "%s, %s", d.Name, level)
+			asked++
+		}
+	}
+	require.Greater(t, asked, 40)
+}

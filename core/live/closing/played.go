@@ -98,21 +98,25 @@ type account struct {
 
 // add takes in what was played in the blocks that are counted as one.
 func (p *Played) add(a account) {
-	var whole, ran schedule.Budget // what they hold, and what the time allows of it
+	var whole, ran, most schedule.Budget // what they hold, what the time allows of it, and what it does without setting up
 	for n, l := range a.list {
 		if l.Block.CountedAs() != a.under {
 			continue
 		}
 		comes := l.ComesTo(a.person.ID, a.t.Blocks[n], a.in)
 		whole.Add(comes, 1)
-		ran.Add(comes, a.allows(n))
+		ran.Add(comes, a.allows(n, true))
+		most.Add(comes, a.allows(n, false))
 	}
 	own := a.own()
 	share := a.counted(own)
 	if !math.IsNaN(share) {
 		p.Counted++
-		if most := share * whole.Playing; most < ran.Playing {
-			ran = ran.Times(most / ran.Playing)
+		switch counted := share * whole.Playing; {
+		case counted < ran.Playing:
+			ran = ran.Times(counted / ran.Playing)
+		case most.Playing > ran.Playing: // what was counted was played, however short the setting up was
+			ran = most.Times(math.Min(counted, most.Playing) / most.Playing)
 		}
 	}
 	sure := Strokes{
@@ -129,8 +133,8 @@ func (p *Played) add(a account) {
 }
 
 // allows is how much of what a block holds the time allows that it was run: of a drill the time beside changing over
-// and setting up.
-func (a account) allows(n int) float64 {
+// and setting up, or all of it.
+func (a account) allows(n int, setUp bool) float64 {
 	s, block := a.t.Blocks[n], a.list[n].Block
 	ran := gone(s.Start, block, a.end)
 	if s.Load == nil {
@@ -140,7 +144,10 @@ func (a account) allows(n int) float64 {
 	if play <= 0 {
 		return 0
 	}
-	return math.Max(0, math.Min(1, (ran-s.SetUp)/play))
+	if setUp {
+		ran -= s.SetUp
+	}
+	return math.Max(0, math.Min(1, ran/play))
 }
 
 // own are the counters of the student in these blocks.
