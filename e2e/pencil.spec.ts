@@ -57,27 +57,70 @@ test('four blocks of six players agree with a pencil wherever they are told', as
   await next(page, 'Coin in the Corner')
   const second = Date.now()
   await page.getByRole('button', { name: 'One more minute' }).click()
-  await page.waitForTimeout(40_000)
+  await page.waitForTimeout(62_000)
 
-  // In the third four are counted by hand, and two are not.
+  // In the third four are counted by hand, one more of each than of the one before, with a miss; two are not.
   await next(page, 'Both Verges')
   const third = Date.now()
-  const people = counting(page).getByRole('group', { name: 'Whose ball' }).getByRole('button')
-  console.log(await counting(page).innerHTML())
-  console.log(from, second, third, await people.count())
+  const whose = counting(page).getByRole('group', { name: 'Whose turn' }).getByRole('button')
+  await expect(whose).toHaveCount(6)
   for (let i = 0; i < 4; i++) {
+    await whose.nth(i).click()
     for (let k = 0; k <= i; k++) await press(page, 'Made')
     await press(page, 'Missed')
+    await expect(counting(page).locator('[data-figure$=" counted"]')).toHaveAttribute(
+      'data-value',
+      `${i + 1} of ${i + 2}`,
+    )
+    await figures.read(page, 'courtside')
   }
   await next(page, 'Safe Lane')
+  const last = Date.now()
   await finished(page)
+  await expect(page.locator('[data-figure$=" counted"]')).toHaveCount(24)
   await figures.read(page, 'afterwards')
+
+  // By pencil: what each block took, by this clock; the shortest block is half a minute.
   const after = (await (await fetch(`${demo.url}/api/lessons/${id}/afterwards`)).json()) as Afterwards
-  console.log(JSON.stringify(after.students, null, 1), JSON.stringify(after.against))
-  console.log(await page.locator('main').innerText())
+  const took = [second - from, third - second, last - third].map((ms) => Math.max(30, ms / 1000))
+  expect(after.against.map(({ planned }) => planned)).toEqual([480, 30, 480, 480])
+  for (const [i, seconds] of took.entries()) {
+    expect(Math.abs((after.against[i]?.ran ?? 0) - seconds)).toBeLessThan(4)
+  }
+  expect(after.against.map(({ said }) => /\w+$/.exec(said)?.[0])).toEqual([
+    'shorter',
+    'longer',
+    'shorter',
+    'shorter',
+  ])
+
+  // What each was counted: two balls by the eye, and what was pressed; it is the same on their page and at home.
   const today = new URLSearchParams({ from: '2026-03-10', to: '2026-03-10' }).toString()
-  console.log(await printedText(`${demo.url}/api/out/students/${six[0] ?? ''}/page.pdf?${today}`))
+  for (const [i, { student, name, made, balls, played }] of after.students.entries()) {
+    const counted = (drill: string) => figures.value(`${id} ${student} ${drill} counted`)
+    const byEye = /^(\d) of 2$/.exec(counted('Two and Away '))
+    expect(byEye, `${name}: two balls by the eye`).not.toBeNull()
+    expect(counted('Both Verges ')).toBe(i < 4 ? `${i + 1} of ${i + 2}` : '0 of 0')
+    const pencil = [Number(byEye?.[1]) + (i < 4 ? i + 1 : 0), 2 + (i < 4 ? i + 2 : 0)]
+    expect([made, balls]).toEqual(pencil)
+
+    // Of what was planned, and for what the time allowed at most.
+    const [, strokes, planned, ran, runs] =
+      /^(?:about )?(\d+) of (\d+) strokes.*ran about (\d+) m of (\d+ m)/.exec(played) ?? []
+    expect(planned).toBe(figures.value(`${id} ${name} strokes`))
+    expect(runs).toBe(figures.value(`${id} ${name} runs`))
+    expect(Number(strokes)).toBeGreaterThanOrEqual(balls)
+    expect(Number(strokes)).toBeLessThan(Number(planned))
+    expect(Number(ran)).toBeGreaterThan(0)
+
+    await page.goto(`${demo.url}/#/students/${student}`)
+    await expect(page.locator(`[data-figure^="${id} ${student}"]`).first()).toBeVisible()
+    await figures.read(page, `the page of ${name}`)
+    const home = await printedText(`${demo.url}/api/out/students/${student}/page.pdf?${today}`)
+    const sums = [...home.matchAll(/(\d+) of (\d+) balls? made/g)]
+    const sum = (part: 1 | 2) => sums.reduce((all, found) => all + Number(found[part]), 0)
+    expect([sum(1), sum(2)], `${name} at home`).toEqual(pencil)
+  }
   await page.goto(`${demo.url}/#/how-sure`)
-  await page.waitForTimeout(1000)
-  console.log(await page.locator('main').innerText())
+  await expect(page.getByText(/forecasts are kept from when a lesson begins/)).toBeVisible()
 })
