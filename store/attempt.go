@@ -40,7 +40,7 @@ func attempts(ctx context.Context, db querier, where string, args ...any) ([]Att
 }
 
 func selectAttempts(where string) string {
-	return `SELECT lesson, block, student, drill, name, stroke, rung, measure.document, aim, at,
+	return `SELECT lesson, block, student, drill, name, version, stroke, rung, measure.document, aim, at,
 		made, balls, streak, best, at_least, "right", wrong, taps, landed, last, zones, rallies, longest, tries, fastest,
 		net, long, wide, outcome, have, along,
 		CASE WHEN measure.document ->> '$.goals[0].kind' = 'together' THEN
@@ -64,6 +64,7 @@ func scanAttempt(rows *sql.Rows) (Attempt, error) {
 		&a.Student,
 		&a.Drill,
 		&a.Name,
+		&a.Version,
 		&a.Stroke,
 		&a.Rung,
 		&measure,

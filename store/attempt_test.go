@@ -38,6 +38,7 @@ func TestTapsAreKeptOnceAndOutliveTheProgram(t *testing.T) {
 			Student: "ada",
 			Drill:   "d",
 			Name:    "Coin",
+			Version: "More time",
 			Stroke:  "forehand",
 			Rung:    "depth",
 			Measure: drill.Measure{

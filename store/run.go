@@ -45,8 +45,8 @@ func newTapWriter(ctx context.Context, tx *sql.Tx) (*tapWriter, error) {
 	for statement, text := range map[**sql.Stmt]string{
 		&w.owner: `SELECT run.key, run.at, attempt.key, (lesson, block, student, number) = (?, ?, ?, ?) FROM run JOIN attempt ON attempt.key = run.attempt WHERE run.id = ?`,
 		&w.known: `SELECT key FROM attempt WHERE lesson = ? AND block = ? AND student = ? AND number = ?`,
-		&w.attempt: `INSERT INTO attempt (lesson, block, student, drill, name, stroke, rung, number, measure, unit, aim, at)
-			VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?) RETURNING key`,
+		&w.attempt: `INSERT INTO attempt (lesson, block, student, drill, name, version, stroke, rung, number, measure, unit, aim, at)
+			VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?) RETURNING key`,
 		&w.entry: `INSERT INTO run (id, attempt, at) VALUES (?, ?, ?) RETURNING key`,
 		&w.ball:  `INSERT INTO ball (key, at, kind, choice, made, "of", x, y, zone) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?) ON CONFLICT DO NOTHING`,
 	} {
@@ -113,7 +113,7 @@ func (w *tapWriter) attemptOf(ctx context.Context, of underway.Attempt) (key int
 	if err != nil {
 		return 0, false, err
 	}
-	err = w.attempt.QueryRowContext(ctx, of.Lesson, of.Block, of.Student, of.Drill, of.Name, of.Stroke, of.Rung,
+	err = w.attempt.QueryRowContext(ctx, of.Lesson, of.Block, of.Student, of.Drill, of.Name, of.Version, of.Stroke, of.Rung,
 		of.Measure.Number, measure, unitKey(of.Measure), aim, of.At.UnixMilli()).
 		Scan(&key)
 	return key, true, err

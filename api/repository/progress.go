@@ -59,6 +59,7 @@ type DrillTime struct {
 	Lesson   string         `json:"lesson"`
 	At       time.Time      `json:"at"`
 	Count    tally.Count    `json:"count"`
+	Version  string         `json:"version" description:"Which of the drill was played, in words; empty: as it is written, or not known"`
 	Measure  string         `json:"measure" description:"What was counted, where the drill had several measures; else empty"`
 	Unit     score.Unit     `json:"unit" description:"Of the count"`
 	Goal     string         `json:"goal"`
@@ -261,6 +262,7 @@ func timeOf(a store.Attempt) DrillTime {
 		Lesson:   a.Lesson,
 		At:       a.At,
 		Count:    a.Count,
+		Version:  a.Version,
 		Measure:  a.Measure.Name,
 		Unit:     a.Measure.What,
 		Goal:     a.Measure.Goal(),

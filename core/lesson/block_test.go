@@ -312,3 +312,17 @@ func TestBlocksToBeginWith(t *testing.T) {
 	require.Equal(t, court.Tennis, sports.All()[0].Name)
 	golden.Same(t, "blocks.txt", b.String())
 }
+
+// What a student plays of a drill is told: the block's version or their own, and what is changed on the spot.
+func TestTheVersionOfAStudentIsSaid(t *testing.T) {
+	b := lesson.Block{}
+	require.Empty(t, b.VersionSaid("ada"))
+	b.Version = "More time"
+	require.Equal(t, "More time", b.VersionSaid("ada"))
+	b.Variants = []lesson.Variant{{Student: "ada", Version: "One corner"}}
+	require.Equal(t, "One corner", b.VersionSaid("ada"))
+	b.Size = 1.25
+	require.Equal(t, "One corner, target ×1.25", b.VersionSaid("ada"))
+	b.Version = ""
+	require.Equal(t, "target ×1.25", b.VersionSaid("ben"))
+}

@@ -1,6 +1,7 @@
 package lesson
 
 import (
+	"cmp"
 	"fmt"
 	"math"
 	"slices"
@@ -30,6 +31,16 @@ func (b Block) Changed() string {
 		said = append(said, fmt.Sprintf("target ×%s", units.Decimal(b.Size, 2)))
 	}
 	return strings.Join(said, ", ")
+}
+
+// VersionSaid is what of its drill a student plays, in words: the version, and what is changed on the spot; empty where it
+// is played as it is written.
+func (b Block) VersionSaid(student string) string {
+	version, changed := cmp.Or(b.Variant(student).Version, b.Version), b.Changed()
+	if version == "" || changed == "" {
+		return version + changed
+	}
+	return version + ", " + changed
 }
 
 // VersionOf is the version of its drill that a block plays, on a court; the drill as it is written where that is not

@@ -48,6 +48,7 @@ type Attempt struct {
 	Student string        `json:"student"`
 	Drill   string        `json:"drill"`
 	Name    string        `json:"name" description:"Of the drill"`
+	Version string        `json:"version" description:"Which of it was played, in words; empty: as it is written, or not known"`
 	Stroke  sports.Stroke `json:"stroke"`
 	Rung    progress.Rung `json:"rung"`
 	Measure drill.Measure `json:"measure" description:"As it was then"`

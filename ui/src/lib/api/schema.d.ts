@@ -3132,6 +3132,8 @@ export interface components {
             standing: components["schemas"]["ScoreStanding"];
             /** @description Of the count */
             unit: components["schemas"]["ScoreUnit"];
+            /** @description Which of the drill was played, in words; empty: as it is written, or not known */
+            version: string;
         };
         DrillTour: {
             /** @description And out again */
@@ -7009,6 +7011,8 @@ export interface components {
             runs: components["schemas"]["UnderwayRun"][];
             stroke: components["schemas"]["SportsStroke"];
             student: string;
+            /** @description Which of it was played, in words; empty: as it is written, or not known */
+            version: string;
         };
         UnderwayCounter: {
             /** @description A bad feed or a let can be marked */

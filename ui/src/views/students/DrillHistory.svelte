@@ -7,6 +7,9 @@
     drill: Progress['drills'][number]
   }
   let { student, drill }: Props = $props()
+  /** Which of the drill it was, and how it was played. */
+  const said = ({ version, measure, realism, detail }: (typeof drill.times)[number]) =>
+    [version, measure, realism, detail].filter(Boolean).join(', ')
   const most = $derived(Math.max(...drill.times.map((time) => time.count.balls), 1))
 </script>
 
@@ -46,10 +49,7 @@
               >{time.count.atLeast ? 'at least ' : ''}{time.count.best}</td
             >
             <td class="min-w-36"
-              >{[time.measure, time.realism, time.detail].filter(Boolean).join(', ')}{(time.measure ||
-                time.realism ||
-                time.detail) &&
-                ': '}{time.goal}: {outcome(time.standing)}</td
+              >{[said(time), `${time.goal}: ${outcome(time.standing)}`].filter(Boolean).join(': ')}</td
             >
           </tr>
         {/each}
