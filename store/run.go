@@ -113,8 +113,8 @@ func (w *tapWriter) attemptOf(ctx context.Context, of underway.Attempt) (key int
 	if err != nil {
 		return 0, false, err
 	}
-	err = w.attempt.QueryRowContext(ctx, of.Lesson, of.Block, of.Student, of.Drill, of.Name, of.Version, of.Stroke, of.Rung,
-		of.Measure.Number, measure, unitKey(of.Measure), aim, of.At.UnixMilli()).
+	err = w.attempt.QueryRowContext(ctx, of.Lesson, of.Block, of.Student, of.Drill, of.Name, of.Version, of.Stroke,
+		of.Rung, of.Measure.Number, measure, unitKey(of.Measure), aim, of.At.UnixMilli()).
 		Scan(&key)
 	return key, true, err
 }

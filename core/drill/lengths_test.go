@@ -77,8 +77,8 @@ func TestLengthsStayReadable(t *testing.T) {
 			}
 		}
 		for _, step := range []feed.Transformation{
-			{Kind: feed.Spread, By: 1.5}, {Kind: feed.Spread, By: 0.7}, {Kind: feed.Quicken, By: 0.8}, {Kind: feed.Slow, By: 0.7},
-			{Kind: feed.ForLeftHander}, {Kind: feed.Reverse},
+			{Kind: feed.Spread, By: 1.5}, {Kind: feed.Spread, By: 0.7}, {Kind: feed.Quicken, By: 0.8},
+			{Kind: feed.Slow, By: 0.7}, {Kind: feed.ForLeftHander}, {Kind: feed.Reverse},
 		} {
 			if changed, _, err := d.Transformed(t.Context(), []feed.Transformation{step}, coach.Default()); err == nil {
 				require.Empty(t, tooFine(t, changed), "%s, %s", d.Name, step.Kind)

@@ -24,7 +24,9 @@ func (d Document) restroked(r Restroke, grain float64) (Document, error) {
 		return d, invalid.Fields{{Path: "court", Message: err.Error()}}
 	}
 	if r.Task < 0 || r.Task >= len(d.Pattern.Tasks) {
-		return d, invalid.Fields{{Path: "stroke.task", Message: fmt.Sprintf("the pattern has %d tasks", len(d.Pattern.Tasks))}}
+		return d, invalid.Fields{
+			{Path: "stroke.task", Message: fmt.Sprintf("the pattern has %d tasks", len(d.Pattern.Tasks))},
+		}
 	}
 	if !slices.Contains(sports.Of(c.Sport).Strokes, r.Stroke) {
 		return d, invalid.Fields{{Path: "stroke.stroke", Message: fmt.Sprintf("there is no %q in %s", r.Stroke, c.Sport)}}

@@ -34,8 +34,8 @@ func (r Rules) MadeFor(ctx context.Context) (Chances, error) {
 	return At(float64(high) / 100), nil
 }
 
-// Usual is the forecast of a game at a tempo, with the end by the clock that the rules have, of those for whom it is made,
-// and their chances. It returns ctx.Err() when cancelled.
+// Usual is the forecast of a game at a tempo, with the end by the clock that the rules have, of those for whom it is
+// made, and their chances. It returns ctx.Err() when cancelled.
 func (r Rules) Usual(ctx context.Context, t sports.Tempo) (Chances, Forecast, error) {
 	c, err := r.MadeFor(ctx)
 	if err != nil {

@@ -10,9 +10,9 @@ import (
 	"hodometer/core/game"
 )
 
-// By hand: to 10 against 5, who wins 0.67 to 0.68 of the rallies has 10 of the first 14 as often as not (the chance of at least
-// 10 of 14 is 0.49 and 0.52 there), and a game goes on after n rallies where fewer
-// than 10 of them are won, and fewer than 5 lost.
+// By hand: to 10 against 5, who wins 0.67 to 0.68 of the rallies has 10 of the first 14 as often as not (the chance of
+// at least 10 of 14 is 0.49 and 0.52 there), and a game goes on after n rallies where fewer than 10 of them are won,
+// and fewer than 5 lost.
 func TestAGameForUnequalsIsTheirs(t *testing.T) {
 	rules := game.Rules{Rally: 1, Spots: []game.Spot{{Side: game.Near}, {Side: game.Far}}}
 	of := func(near, far int) (float64, float64, string) {

@@ -33,8 +33,8 @@ func (b Block) Changed() string {
 	return strings.Join(said, ", ")
 }
 
-// VersionSaid is what of its drill a student plays, in words: the version, and what is changed on the spot; empty where it
-// is played as it is written.
+// VersionSaid is what of its drill a student plays, in words: the version, and what is changed on the spot; empty
+// where it is played as it is written.
 func (b Block) VersionSaid(student string) string {
 	version, changed := cmp.Or(b.Variant(student).Version, b.Version), b.Changed()
 	if version == "" || changed == "" {

@@ -65,8 +65,9 @@ func Bare(on court.ID, level student.Level, inBack, inSide, radius float64) (dri
 	return d, d.Check()
 }
 
-// Begun is a drill that is begun by pressing the court where its first ball lands: for somebody of club level, who meets
-// the circle in the far corner about every other time and is to do so with two of six balls. Returns invalid.Fields.
+// Begun is a drill that is begun by pressing the court where its first ball lands: for somebody of club level, who
+// meets the circle in the far corner about every other time and is to do so with two of six balls. Returns
+// invalid.Fields.
 func Begun(on court.ID, at court.Point) (drill.Document, error) {
 	c, err := sports.Court(on)
 	if err != nil {

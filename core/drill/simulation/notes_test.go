@@ -33,8 +33,8 @@ func TestWhatMayNotBeMeantIsSaid(t *testing.T) {
 	require.NoError(t, err)
 	require.Empty(t, notes(d))
 	d.Pattern.Tasks[0].Stroke = sports.Serve
-	require.Equal(t, []string{"It is struck 3.39 m inside the baseline: a step on the way to a serve, and none in a game."},
-		notes(d))
+	inside := "It is struck 3.39 m inside the baseline: a step on the way to a serve, and none in a game."
+	require.Equal(t, []string{inside}, notes(d))
 	d.Pattern.Tasks[0].Stroke, d.Pattern.Tasks[0].Contact = sports.ForehandVolley, feed.Falling
 	require.Equal(t, []string{"It bounces before it is met: that is no volley any more."}, notes(d))
 }

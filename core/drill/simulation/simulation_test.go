@@ -148,8 +148,8 @@ func TestATempoThatCannotBeKeptUpIsSaid(t *testing.T) {
 	require.Positive(t, said)
 }
 
-// Who cannot play a rally as it is drawn plays another one, and runs as far as those for whom it is written: never nothing.
-// Slower rallies are run differently, but not ten times as far.
+// Who cannot play a rally as it is drawn plays another one, and runs as far as those for whom it is written: never
+// nothing. Slower rallies are run differently, but not ten times as far.
 func TestNobodyStandsStillInARally(t *testing.T) {
 	asked := 0
 	for _, stored := range library.All() {

@@ -61,7 +61,8 @@ func readMark(text string) (court.Mark, error) {
 	inside, ok := strings.CutPrefix(text, "[")
 	inside, closed := strings.CutSuffix(inside, "]")
 	if !ok || !closed {
-		return m, errors.New("a place stands in brackets: [2.4 -9], [near-baseline 1.8 m in, right-singles-sideline 1.2 m in]")
+		return m, errors.New("a place stands in brackets: [2.4 -9], " +
+			"[near-baseline 1.8 m in, right-singles-sideline 1.2 m in]")
 	}
 	inside = strings.TrimSpace(inside)
 	for again := true; again; {

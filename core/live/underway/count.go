@@ -88,7 +88,8 @@ func (k *Kit) runsOf(t Tap) ([]Counted, error) {
 		}
 		list = append(list, Counted{Attempt: Attempt{
 			Lesson: k.ID, Block: block.CountedAs(), Student: id, Drill: block.Drill, Name: document.Name,
-			Version: block.VersionSaid(id), Stroke: mine.StrokeOf(m), Rung: mine.RungOf(m), Measure: m, Aim: aim, At: k.playedAt(t),
+			Version: block.VersionSaid(id), Stroke: mine.StrokeOf(m), Rung: mine.RungOf(m),
+			Measure: m, Aim: aim, At: k.playedAt(t),
 		}, Runs: []Run{run}})
 	}
 	return list, nil

@@ -20,11 +20,13 @@ func TestASmashComesDownBeforeADrop(t *testing.T) {
 	deep, low := 0, 0
 	for _, s := range anticipate.Situations(court.Badminton) {
 		s.Likely = []sports.Likely{
-			{Reply: "straight smash", Chance: 0.4}, {Reply: "straight drop", Chance: 0.3}, {Reply: "straight clear", Chance: 0.3},
+			{Reply: "straight smash", Chance: 0.4},
+			{Reply: "straight drop", Chance: 0.3},
+			{Reply: "straight clear", Chance: 0.3},
 		}
 		for _, s.Pressure = range []sports.Pressure{sports.AtEase, sports.Hurried} {
 			a := answered(t, asked(s, student.Club, student.RightHand))
-			smash, drop, clear := a.Coming[0], a.Coming[1], a.Coming[2]
+			smash, drop, high := a.Coming[0], a.Coming[1], a.Coming[2]
 			switch {
 			case s.High < 1:
 				low++
@@ -33,7 +35,7 @@ func TestASmashComesDownBeforeADrop(t *testing.T) {
 				deep++
 				require.True(t, smash.Possible, s.Name)
 				require.Less(t, smash.Seconds, drop.Seconds-0.05, s.Name)
-				require.Less(t, drop.Seconds, clear.Seconds, s.Name)
+				require.Less(t, drop.Seconds, high.Seconds, s.Name)
 			}
 		}
 	}

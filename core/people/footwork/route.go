@@ -41,8 +41,8 @@ func (o Obstacle) on(leg Leg) bool { return leg == AnyRun || o.Leg == AnyRun || 
 // Free is how many metres a body needs beside an obstacle.
 const Free = 0.30
 
-// Passing is how far beside an obstacle, in metres, a run still goes by it where it has to be passed on a side: a run to
-// the other corner does not.
+// Passing is how far beside an obstacle, in metres, a run still goes by it where it has to be passed on a side: a run
+// to the other corner does not.
 const Passing = 0.8
 
 // Route is a way on the court: places in order, and its length.

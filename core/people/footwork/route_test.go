@@ -160,9 +160,10 @@ func TestObstaclesHaveTheirLegs(t *testing.T) {
 	require.Greater(t, both, back)
 }
 
-// By hand: from the left corner of a squash court back to the middle, the obstacle of the right corner lies 2.2 m beside
-// the way, and its side is nothing to this run; the own one, 0.65 m beside it, has to be run round on the outside: a
-// body passes its middle at 0.45 m, 1.1 m off a way of 4.3 m, which makes two ways of √(2.15² + 1.1²) at least.
+// By hand: from the left corner of a squash court back to the middle, the obstacle of the right corner lies 2.2 m
+// beside the way, and its side is nothing to this run; the own one, 0.65 m beside it, has to be run round on the
+// outside: a body passes its middle at 0.45 m, 1.1 m off a way of 4.3 m, which makes two ways of √(2.15² + 1.1²) at
+// least.
 func TestTheObstacleOfTheOtherCornerIsNotInTheWay(t *testing.T) {
 	from, to := court.Point{X: -2.28, Y: -4.55}, court.Point{Y: -0.9}
 	at := func(x float64, round footwork.Round) footwork.Obstacle {

@@ -109,8 +109,8 @@ func (k Strike) between(left, right court.Point, y float64) court.Point {
 	return court.Point{X: k.From.X + math.Tan((angle(left)+angle(right))/2)*math.Abs(y-k.From.Y), Y: y}
 }
 
-// toCorner is how long the way into a far corner is: as far inside its lines as balls are to land, and a metre on a full
-// tennis court where that is not said.
+// toCorner is how long the way into a far corner is: as far inside its lines as balls are to land, and a metre on a
+// full tennis court where that is not said.
 func (k Strike) toCorner(ahead, side float64) float64 {
 	c := k.World.Court
 	inside := k.Inside

@@ -31,8 +31,8 @@ type Rally struct {
 	Pace  sports.Pace `json:"pace,omitempty"`
 }
 
-// UsualRally is a rally whose balls land where it is usual on a court: two and a half metres inside the baseline and one
-// inside the sideline of a tennis court, as much of any other one, in centimetres. Common practice, no source.
+// UsualRally is a rally whose balls land where it is usual on a court: two and a half metres inside the baseline and
+// one inside the sideline of a tennis court, as much of any other one, in centimetres. Common practice, no source.
 func UsualRally(c court.Court) Rally {
 	const deep, wide, length, width = 2.5, 1, 23.77, 8.23 // metres, on a full tennis court
 	return Rally{
