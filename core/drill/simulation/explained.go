@@ -19,7 +19,7 @@ import (
 )
 
 // explain puts every task into words as it first comes: of a branch that does not come up in the turn, in a later one.
-func (p *Simulation) explain(ctx context.Context, work footwork.Timing, s coach.Settings) error {
+func (p *Simulation) explain(ctx context.Context, d drill.Document, work footwork.Timing, s coach.Settings) error {
 	seen, line := map[int]bool{}, p.Timeline
 	for turn := 0; ; turn++ {
 		for _, m := range line.Interceptions {
@@ -35,7 +35,7 @@ func (p *Simulation) explain(ctx context.Context, work footwork.Timing, s coach.
 				Explained{
 					Met:      m,
 					Sentence: interceptionSentence(m, s.Units),
-					Notes:    notes(work, m, s.Units),
+					Notes:    notes(d, work.World.Court, m, s.Units),
 					Facts:    append(facts(m, s.Units), region(work.World.Court, m, s)...),
 					Flight:   flightDerivation(m, work.Drill, s),
 					Running:  runningDerivation(m, p.Player, s),
@@ -76,20 +76,41 @@ func interceptionSentence(m footwork.Interception, system units.System) string {
 	return phrase
 }
 
-// notes are what somebody may not have meant of a ball: a serve that is struck inside the court, and a volley that is
-// none.
-func notes(work footwork.Timing, m footwork.Interception, system units.System) []string {
+// notes are what somebody may not have meant of a ball: a serve that is struck inside the court or aimed elsewhere than
+// at its box, and a volley that is none.
+func notes(d drill.Document, c court.Court, m footwork.Interception, system units.System) []string {
 	list := []string{}
-	if m.Served && work.Pattern.Rally == nil {
-		at, err := work.World.Court.Resolve(work.Pattern.Tasks[m.Task].Landing)
-		if inside, behind := sports.ServedInside(work.World.Court, at); err == nil && inside > 0 {
-			list = append(list, fmt.Sprintf("It is struck %s inside the %s: a step on the way to a serve, and none in a game.",
-				system.Length(inside), strings.TrimPrefix(behind.Name, "near ")))
-		}
+	if d.Pattern.Rally != nil {
+		return list
 	}
-	if work.Pattern.Rally == nil && work.Pattern.Tasks[m.Task].Stroke.Volleyed() && m.Where != nil &&
-		m.How != feed.OutOfTheAir {
+	task := d.Pattern.Tasks[m.Task]
+	if m.Served {
+		list = append(list, served(d, c, m.Task, system)...)
+	}
+	if task.Stroke.Volleyed() && m.Where != nil && m.How != feed.OutOfTheAir {
 		list = append(list, "It bounces before it is met: that is no volley any more.")
+	}
+	return list
+}
+
+// served is what somebody may not have meant of a serve.
+func served(d drill.Document, c court.Court, task int, system units.System) (list []string) {
+	at, err := c.Resolve(d.Pattern.Tasks[task].Landing)
+	if err != nil {
+		return nil
+	}
+	if inside, behind := sports.ServedInside(c, at); inside > 0 {
+		list = append(list, fmt.Sprintf("It is struck %s inside the %s: a step on the way to a serve, and none in a game.",
+			system.Length(inside), strings.TrimPrefix(behind.Name, "near ")))
+	}
+	box, boxed := sports.ServedTo(c, at)
+	for _, m := range d.Measures {
+		target, aimed := d.Aimed(m)
+		legal, err := d.Legal(c, d.Pattern.Tasks[task], at)
+		if boxed && aimed && err == nil && m.Has(task) && len(legal.Corners) > 0 && !legal.Holds(c.AimPoint(target)) {
+			into, _ := c.Box(box)
+			return append(list, fmt.Sprintf("It goes into the %s, and its target lies elsewhere.", into.Name))
+		}
 	}
 	return list
 }

@@ -34,7 +34,10 @@ func TestWhatMayNotBeMeantIsSaid(t *testing.T) {
 	require.Empty(t, notes(d))
 	d.Pattern.Tasks[0].Stroke = sports.Serve
 	inside := "It is struck 3.39 m inside the baseline: a step on the way to a serve, and none in a game."
-	require.Equal(t, []string{inside}, notes(d))
+	corner := "It goes into the far deuce service box, and its target lies elsewhere."
+	require.Equal(t, []string{inside, corner}, notes(d))
+	d.Measures[0].Target = nil
+	require.Equal(t, []string{inside}, notes(d), "the box itself is the target")
 	d.Pattern.Tasks[0].Stroke, d.Pattern.Tasks[0].Contact = sports.ForehandVolley, feed.Falling
 	require.Equal(t, []string{"It bounces before it is met: that is no volley any more."}, notes(d))
 }

@@ -160,7 +160,7 @@ func Run(ctx context.Context, d drill.Document, player footwork.Player, s coach.
 	if p.Detours, err = detours(ctx, d, work, s.Units); err != nil {
 		return Simulation{}, err
 	}
-	if err := p.explain(ctx, work, s); err != nil {
+	if err := p.explain(ctx, d, work, s); err != nil {
 		return Simulation{}, err
 	}
 	p.Verdict = p.sentence() + p.tooQuick(d.Pattern.Gap)

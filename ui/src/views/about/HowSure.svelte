@@ -22,6 +22,8 @@
             <tr>
               <th scope="col">Told</th>
               <th scope="col" class="w-1/2"
+                ><span class="hint flex justify-between font-normal" aria-hidden="true"
+                  ><span>0</span><span>10 in 10</span></span
                 ><span class="sr-only">What was told and what happened, drawn</span></th
               >
               <th scope="col" class="text-right">Met</th>
