@@ -57,7 +57,7 @@ func TestEveryReadyGameFitsItsBlock(t *testing.T) {
 		twice := withGame(t, d, places, 1, 3*b.Minutes)
 		require.Greater(t, twice.Game.Games, s.Game.Games, d.Name)
 		tempo := sports.Of(d.Sport).Tempo
-		f, err := d.Rules.WithMinutes(t.Context(), game.Even(), tempo)
+		_, f, err := d.Rules.Usual(t.Context(), tempo)
 		require.NoError(t, err)
 		require.Equal(t, f.Duration(tempo), s.Game.Minutes, "the length is the same wherever it stands")
 		short := withGame(t, d, places, 1, 1.5)
