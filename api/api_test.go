@@ -100,6 +100,7 @@ func (c *club) start(change ...func(*api.Options)) {
 	}
 	doors, err := api.New(o)
 	require.NoError(c.t, err)
+	c.t.Cleanup(doors.Closing)
 	c.http, c.doors = doors.Machine, doors
 }
 

@@ -77,6 +77,7 @@ func house(t *testing.T, open bool) (machine, network func() *browser, c *club) 
 	}
 	doors, err := api.New(o)
 	require.NoError(t, err)
+	t.Cleanup(doors.Closing)
 	come := func(door http.Handler) func() *browser {
 		return func() *browser { return &browser{club: c, door: door, cookies: map[string]string{}} }
 	}

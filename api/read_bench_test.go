@@ -32,6 +32,7 @@ func BenchmarkReads(b *testing.B) {
 		},
 	)
 	require.NoError(b, err)
+	b.Cleanup(doors.Closing)
 	handler := doors.Machine
 	whole := httptest.NewServer(handler)
 	defer whole.Close()

@@ -39,6 +39,7 @@ func BenchmarkSearch(b *testing.B) {
 		},
 	)
 	require.NoError(b, err)
+	b.Cleanup(doors.Closing)
 	handler := doors.Machine
 	server := httptest.NewServer(handler)
 	defer server.Close()
