@@ -34,7 +34,6 @@ test('four blocks of six players agree with a pencil wherever they are told', as
   await page.goto(`${demo.url}/#/lessons/${id}`)
   await expect(page.locator('[data-figure$=" strokes"]')).toHaveCount(6)
   await figures.read(page, 'plan')
-
   // The first block: a machine throws twelve balls, an eye counts them, two for each; then it is cut short.
   const machine = await switchedOn('machine', '--hopper', '12', '--jitter', '0')
   const eye = await switchedOn('eye', '--spread', '1.5', '--flight', '0.2')
@@ -64,8 +63,18 @@ test('four blocks of six players agree with a pencil wherever they are told', as
   const third = Date.now()
   const whose = counting(page).getByRole('group', { name: 'Whose turn' }).getByRole('button')
   await expect(whose).toHaveCount(6)
+  const plan = await page.context().newPage()
+  await plan.goto(`${demo.url}/#/lessons/${id}`)
+  await plan.getByRole('button', { name: /^\d\d:\d\d Both Verges, / }).click()
+  await expect(plan.locator('[data-prospect]')).toHaveCount(6)
   for (let i = 0; i < 4; i++) {
     await whose.nth(i).click()
+    // Nothing is counted of them yet: what is told is what the plan, as it became, tells.
+    const hope = counting(page).locator('[data-hope]')
+    const [, tries, met] = /^(.*) left(?: in the time)?: met (.*)\.$/.exec(await hope.innerText()) ?? []
+    const promised = plan.locator(`[data-prospect="${(await hope.getAttribute('data-hope')) ?? ''}"]`)
+    await expect(promised).toHaveAttribute('data-tries', tries ?? '')
+    await expect(promised).toContainText(met ?? '')
     for (let k = 0; k <= i; k++) await press(page, 'Made')
     await press(page, 'Missed')
     await expect(counting(page).locator('[data-figure$=" counted"]')).toHaveAttribute(
