@@ -356,8 +356,10 @@ test('a game is added to a lesson in two acts, is on its road and sheet, and is 
   await page.getByRole('option', { name: /^Ten for Five game, tennis/ }).click()
   expect(acts.n).toBe(2)
   await expect(road.getByRole('button', { name: /Ten for Five, / })).toBeVisible()
-  // Among the other blocks its minutes got too few: that is told, with what could be done.
+  // In three minutes there is no game of it: that is told, with what could be done.
   const editor = page.getByRole('region', { name: 'Ten for Five', exact: true })
+  await editor.getByLabel('Minutes', { exact: true }).fill('3')
+  await page.keyboard.press('Tab')
   await expect(editor.getByText(/not one game in four of five; to \d against \d it would be/)).toBeVisible()
   await expect(editor.getByText(/Ten for Five takes \d to \d min, four times of five/)).toBeVisible()
   await editor.getByRole('button', { name: /^Give it \d min/ }).click()

@@ -59,8 +59,8 @@ test('a drill is looked for as one types, chosen by filters, and kept in a colle
   // A drill says whom its goal suits: in the list, and beside its pattern, where that changes with the goal.
   await page.getByLabel('Order').selectOption('best match')
   await page.getByLabel('Offered to').selectOption('tournament player')
-  await look.fill('hundred')
-  await expect(page.getByRole('article', { name: 'A Hundred In' })).toContainText('for tournament player')
+  await look.fill('verges')
+  await expect(page.getByRole('article', { name: 'Both Verges' })).toContainText('tournament player')
   await look.fill('coin in the corner')
   await expect(page.getByText('No drill is like that.')).toBeVisible()
   await page.getByRole('button', { name: 'Show all' }).click()
