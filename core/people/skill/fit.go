@@ -32,6 +32,8 @@ type chain struct {
 	day    []float64   // how good a day each was
 	border []int       // what of the layout it hangs together with: what strokes share, points, and its drills
 	gone   eliminated  // how its days are found again
+	room   []float64   // for the borders of its days while it is fitted
+	ties   []tie       // for those of how good the days were
 }
 
 // counted is a count as it is fitted.
@@ -52,55 +54,71 @@ type fit struct {
 // newFit lays out counts that are in the order of their strokes and days.
 func newFit(counts []Count) *fit {
 	f := &fit{layout: layout{drills: map[string]int{}, off: map[int]float64{}}, tried: map[string]int{}}
+	all := make([]counted, len(counts)) // those of a day lie side by side
 	var c *chain
-	for _, count := range counts {
+	for i, count := range counts {
 		if c == nil || c.stroke != count.Stroke {
 			c = &chain{stroke: count.Stroke, at: len(f.chains)}
 			f.chains = append(f.chains, c)
 		}
+		all[i].Count = count
 		if n := len(c.days); n == 0 || c.days[n-1] != count.Day {
-			c.days, c.counts = append(c.days, count.Day), append(c.counts, nil)
+			c.days, c.counts = append(c.days, count.Day), append(c.counts, all[i:i:len(all)])
 		}
 		last := len(c.days) - 1
-		c.counts[last] = append(c.counts[last], counted{Count: count})
+		c.counts[last] = c.counts[last][:len(c.counts[last])+1]
 		c.tried += count.balls()
 	}
 	f.layout.shared, f.layout.points = len(f.chains), len(f.chains)+1
 	f.layout.all = len(f.chains) + 2
+	drills := map[string]*ofDrill{}
 	for _, c := range f.chains {
-		f.border(c)
+		f.border(c, drills)
+	}
+	for name, of := range drills {
+		f.tried[name] = of.tried
 	}
 	f.mean = make([]float64, f.layout.all)
 	f.mean[f.layout.points] = inPoints
 	return f
 }
 
+// ofDrill is what is noted of a drill while the counts are laid out.
+type ofDrill struct {
+	tried int     // balls
+	level float64 // how often somebody of the level made the last attempt at it
+	side  int     // among what the chain that is laid out hangs together with; 0 where it does not yet
+}
+
 // border lays out what a stroke hangs together with.
-func (f *fit) border(c *chain) {
+func (f *fit) border(c *chain, drills map[string]*ofDrill) {
 	c.skill, c.day = make([]float64, len(c.days)), make([]float64, len(c.days))
 	c.border = []int{f.layout.shared, f.layout.points}
-	side := map[int]int{}
+	for _, of := range drills {
+		of.side = 0
+	}
 	for _, day := range c.counts {
 		for i := range day {
 			count := &day[i]
-			d, known := f.layout.drills[count.Drill]
+			of, known := drills[count.Drill]
 			if !known {
-				d = f.layout.all
-				f.layout.drills[count.Drill] = d
+				of = &ofDrill{level: math.NaN()}
+				drills[count.Drill] = of
+				f.layout.drills[count.Drill] = f.layout.all
 				f.layout.all++
 			}
-			level, _ := count.Attempt.Chance(0)
-			if off, there := f.layout.off[d]; !there || offAt(level) < off {
-				f.layout.off[d] = offAt(level)
+			of.tried += count.balls()
+			if of.side == 0 {
+				of.side = len(c.border)
+				c.border = append(c.border, f.layout.drills[count.Drill])
 			}
-			f.tried[count.Drill] += count.balls()
-			k, seen := side[d]
-			if !seen {
-				k = len(c.border)
-				side[d] = k
-				c.border = append(c.border, d)
+			count.side, count.drill = of.side, c.border[of.side]
+			if level, _ := count.Attempt.Chance(0); level != of.level {
+				of.level = level
+				if off, there := f.layout.off[count.drill]; !there || offAt(level) < off {
+					f.layout.off[count.drill] = offAt(level)
+				}
 			}
-			count.drill, count.side = d, k
 		}
 	}
 }

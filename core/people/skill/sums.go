@@ -23,10 +23,17 @@ type eliminated struct {
 	days              []goodDay
 }
 
-// goodDay is the equation of how good a day was: itself, the skill of the day, the border, and its right side.
+// goodDay is the equation of how good a day was: itself, the skill of the day, what of the border was counted on it,
+// and its right side.
 type goodDay struct {
 	own, skill, rise float64
-	border           []float64
+	border           []tie
+}
+
+// tie is how something hangs together with one of a border.
+type tie struct {
+	side        int
+	information float64
 }
 
 // sums sets Newton's equations up and eliminates: first how good each day was, which hangs together with nothing but
@@ -50,7 +57,7 @@ func (f *fit) sums() sums {
 
 // side is the border of a chain while its days are eliminated: what hangs together in it.
 type side struct {
-	information []float64 // row by row
+	information []float64 // row by row, up to the diagonal
 	rise        []float64
 }
 
@@ -61,10 +68,14 @@ func (f *fit) eliminate(c *chain, s *sums) eliminated {
 		border: make([][]float64, n), days: make([]goodDay, n),
 	}
 	b := side{make([]float64, wide*wide), make([]float64, wide)}
-	all := make([]float64, 2*n*wide)
+	if c.room == nil {
+		c.room = make([]float64, n*wide)
+	} else {
+		clear(c.room)
+	}
+	c.ties = c.ties[:0]
 	for day := range n {
-		e.border[day], all = all[:wide:wide], all[wide:]
-		e.days[day].border, all = all[:wide:wide], all[wide:]
+		e.border[day] = c.room[day*wide : (day+1)*wide]
 	}
 	// What the strokes share is thought of the first day.
 	const tight = 1 / (ofStrokes * ofStrokes)
@@ -102,8 +113,8 @@ func (f *fit) eliminate(c *chain, s *sums) eliminated {
 			after[k] -= share * v
 			b.rise[k] -= v / e.pivot[day] * e.rise[day]
 			part := v / e.pivot[day]
-			into := b.information[k*wide : (k+1)*wide]
-			for l, w := range row {
+			into := b.information[k*wide : k*wide+k+1]
+			for l, w := range row[:k+1] {
 				into[l] -= part * w
 			}
 		}
@@ -127,8 +138,7 @@ func (f *fit) told(c *chain, day int, e *eliminated, b *side) {
 	wide := len(c.border)
 	g := &e.days[day]
 	g.own, g.rise = 1/(ofDays*ofDays), -c.day[day]/(ofDays*ofDays)
-	var many [8]int
-	touched := many[:0]
+	from := len(c.ties)
 	for i := range c.counts[day] {
 		count := &c.counts[day][i]
 		rise, information := count.Attempt.told(f.better(c, day, count), count.Made, count.Tried)
@@ -137,29 +147,32 @@ func (f *fit) told(c *chain, day int, e *eliminated, b *side) {
 		g.rise += rise
 		e.rise[day] += rise
 		of := [2]int{count.side, 1}
-		parts := of[:1]
+		sides := of[:1]
 		if count.Points {
-			parts = of[:]
+			sides = of[:]
 		}
-		for _, k := range parts {
-			if g.border[k] == 0 {
-				touched = append(touched, k)
+		for _, k := range sides {
+			at := slices.IndexFunc(c.ties[from:], func(t tie) bool { return t.side == k })
+			if at < 0 {
+				at = len(c.ties) - from
+				c.ties = append(c.ties, tie{side: k})
 			}
-			g.border[k] += information
+			c.ties[from+at].information += information
 			b.rise[k] += rise
-			for _, l := range parts {
+			for _, l := range sides {
 				b.information[k*wide+l] += information
 			}
 		}
 	}
+	g.border = c.ties[from:len(c.ties):len(c.ties)]
 	left := 1 - g.skill/g.own
 	e.pivot[day] += g.skill * left
 	e.rise[day] -= g.skill / g.own * g.rise
-	for _, k := range touched {
-		e.border[day][k] += g.border[k] * left
-		b.rise[k] -= g.border[k] / g.own * g.rise
-		for _, l := range touched {
-			b.information[k*wide+l] -= g.border[k] * g.border[l] / g.own
+	for _, p := range g.border {
+		e.border[day][p.side] += p.information * left
+		b.rise[p.side] -= p.information / g.own * g.rise
+		for _, q := range g.border {
+			b.information[p.side*wide+q.side] -= p.information * q.information / g.own
 		}
 	}
 }
@@ -205,8 +218,8 @@ func (e eliminated) back(c *chain, mean []float64) (skills, days []float64) {
 		}
 		g := e.days[day]
 		right := g.rise - g.skill*skills[day]
-		for k, v := range g.border {
-			right -= v * mean[c.border[k]]
+		for _, p := range g.border {
+			right -= p.information * mean[c.border[p.side]]
 		}
 		days[day] = right / g.own
 	}
