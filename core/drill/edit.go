@@ -123,3 +123,23 @@ func noSpot(path, handle string) error {
 		{Path: path, Message: fmt.Sprintf("there is no place called %q in this drill that can be changed so", handle)},
 	}
 }
+
+// played is where a task of the drill is on its court. The error is told at a path.
+func (d Document) played(path string, task int) (c court.Court, at court.Point, err error) {
+	if c, err = sports.Court(d.Court); err != nil {
+		return c, at, invalid.Fields{{Path: "court", Message: err.Error()}}
+	}
+	if task < 0 || task >= len(d.Pattern.Tasks) {
+		message := fmt.Sprintf("the pattern has %d tasks", len(d.Pattern.Tasks))
+		return c, at, invalid.Fields{{Path: path, Message: message}}
+	}
+	if at, err = c.Resolve(d.Pattern.Tasks[task].Landing); err != nil {
+		return c, at, invalid.Fields{{Path: invalid.Join("pattern.tasks", task, "landing"), Message: err.Error()}}
+	}
+	return c, at, nil
+}
+
+// near is the mark of a place, from the nearest lines, in multiples of a grain, in metres.
+func near(c court.Court, at court.Point, grain float64) court.Mark {
+	return c.Rounded(c.Nearby(at), grain, true, true)
+}

@@ -45,12 +45,11 @@ func (d Document) pressed(at court.Point, hand student.Hand, grain float64) (Doc
 		Pace:    last.Pace,
 		Spin:    last.Spin,
 		Method:  last.Method,
-		Landing: c.Nearby(at),
+		Landing: near(c, at, grain),
 	}
 	if task.Method == feed.Answer {
 		task.Method = ""
 	}
-	Move{RoundX: true, RoundY: true}.round(&task.Landing, c, grain)
 	if _, err := c.Resolve(task.Landing); err != nil {
 		return d, invalid.Fields{{Path: "press", Message: err.Error()}}
 	}

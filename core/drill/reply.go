@@ -18,12 +18,9 @@ type Reply struct {
 // replied returns the drill, as it is written, with the reply to one ball at a place in words: from the nearest lines,
 // in multiples of the grain, in metres. The error is told at "reply.task".
 func (d Document) replied(r Reply, grain float64) (Document, error) {
-	c, err := sports.Court(d.Court)
+	c, landing, err := d.played("reply.task", r.Task)
 	if err != nil {
-		return d, invalid.Fields{{Path: "court", Message: err.Error()}}
-	}
-	if r.Task < 0 || r.Task >= len(d.Pattern.Tasks) {
-		return d, invalid.Fields{{Path: "reply.task", Message: fmt.Sprintf("the pattern has %d tasks", len(d.Pattern.Tasks))}}
+		return d, err
 	}
 	if d.Pattern.Answered(r.Task) {
 		return d, invalid.Fields{
@@ -35,12 +32,7 @@ func (d Document) replied(r Reply, grain float64) (Document, error) {
 	}
 	changed := d.Clone()
 	task := &changed.Pattern.Tasks[r.Task]
-	landing, err := c.Resolve(task.Landing)
-	if err != nil {
-		return d, invalid.Fields{{Path: invalid.Join("pattern.tasks", r.Task, "landing"), Message: err.Error()}}
-	}
-	mark := c.Nearby(r.Place.At(c, landing, task.Stroke))
-	Move{RoundX: true, RoundY: true}.round(&mark, c, grain)
+	mark := near(c, r.Place.At(c, landing, task.Stroke), grain)
 	task.Reply = &mark
 	return changed, nil
 }

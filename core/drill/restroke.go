@@ -19,14 +19,9 @@ type Restroke struct {
 // behind the line from where it is struck: how it came is forgotten. Offsets become multiples of the grain, in metres.
 // The error is told at "stroke".
 func (d Document) restroked(r Restroke, grain float64) (Document, error) {
-	c, err := sports.Court(d.Court)
+	c, at, err := d.played("stroke.task", r.Task)
 	if err != nil {
-		return d, invalid.Fields{{Path: "court", Message: err.Error()}}
-	}
-	if r.Task < 0 || r.Task >= len(d.Pattern.Tasks) {
-		return d, invalid.Fields{
-			{Path: "stroke.task", Message: fmt.Sprintf("the pattern has %d tasks", len(d.Pattern.Tasks))},
-		}
+		return d, err
 	}
 	if !slices.Contains(sports.Of(c.Sport).Strokes, r.Stroke) {
 		return d, invalid.Fields{{Path: "stroke.stroke", Message: fmt.Sprintf("there is no %q in %s", r.Stroke, c.Sport)}}
@@ -38,14 +33,9 @@ func (d Document) restroked(r Restroke, grain float64) (Document, error) {
 	if !task.Served() || was {
 		return changed, nil
 	}
-	at, err := c.Resolve(task.Landing)
-	if err != nil {
-		return d, invalid.Fields{{Path: invalid.Join("pattern.tasks", r.Task, "landing"), Message: err.Error()}}
-	}
-	mark := c.Nearby(sports.ServedFrom(c, at))
-	Move{RoundX: true, RoundY: true}.round(&mark, c, grain)
 	changed.Pattern.Tasks[r.Task] = feed.Task{
-		Kind: task.Kind, Stroke: task.Stroke, Landing: mark, Stance: task.Stance, Reply: task.Reply,
+		Kind: task.Kind, Stroke: task.Stroke, Landing: near(c, sports.ServedFrom(c, at), grain),
+		Stance: task.Stance, Reply: task.Reply,
 		ReplyPace: task.ReplyPace, ReplySpin: task.ReplySpin, Recover: task.Recover, Gap: task.Gap, Player: task.Player,
 		Weight: task.Weight, Meant: task.Meant,
 	}

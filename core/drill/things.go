@@ -43,11 +43,10 @@ func (d Document) put(in Put, grain float64) (Document, error) {
 			},
 		}
 	}
-	place := Place{Kind: in.Kind, Mark: c.Nearby(in.At), Size: usualLength[in.Kind]}
+	place := Place{Kind: in.Kind, Mark: near(c, in.At, grain), Size: usualLength[in.Kind]}
 	if in.Kind == Obstacle {
 		place.Around = PassEither
 	}
-	Move{RoundX: true, RoundY: true}.round(&place.Mark, c, grain)
 	if _, err := c.Resolve(place.Mark); err != nil {
 		return d, invalid.Fields{{Path: "put", Message: err.Error()}}
 	}

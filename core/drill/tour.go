@@ -159,11 +159,7 @@ func (d Document) visit(
 		side = -side
 	}
 	grain := s.Units.Grain()
-	mark := func(at court.Point) court.Mark {
-		m := c.Nearby(at)
-		Move{RoundX: true, RoundY: true}.round(&m, c, grain)
-		return m
-	}
+	mark := func(at court.Point) court.Mark { return near(c, at, grain) }
 	task := feed.Task{Stroke: stroke, Pace: sports.HalfPace, Landing: mark(court.Point{X: side, Y: y(lands)})}
 	if !c.AtTable() {
 		home := mark(court.Point{Y: y(wait)})
@@ -249,8 +245,7 @@ func (d Document) cornered(corners Corners, hand student.Hand, s coach.Settings)
 	for _, depth := range []float64{court.DeepShare, court.ShortShare} {
 		for _, side := range []float64{-1, 1} {
 			at := court.Point{X: side * court.WideShare * c.Singles / 2, Y: c.AtDepth(depth)}
-			mark := c.Nearby(at)
-			Move{RoundX: true, RoundY: true}.round(&mark, c, s.Units.Grain())
+			mark := near(c, at, s.Units.Grain())
 			pattern.Tasks = append(
 				pattern.Tasks,
 				feed.Task{Stroke: d.strokeAt(c, at, hand, like.Stroke), Pace: like.Pace, Spin: like.Spin, Landing: mark},

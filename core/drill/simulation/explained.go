@@ -104,10 +104,12 @@ func served(d drill.Document, c court.Court, task int, system units.System) (lis
 			system.Length(inside), strings.TrimPrefix(behind.Name, "near ")))
 	}
 	box, boxed := sports.ServedTo(c, at)
+	legal, err := d.Legal(c, d.Pattern.Tasks[task], at)
+	if !boxed || err != nil || len(legal.Corners) == 0 {
+		return list
+	}
 	for _, m := range d.Measures {
-		target, aimed := d.Aimed(m)
-		legal, err := d.Legal(c, d.Pattern.Tasks[task], at)
-		if boxed && aimed && err == nil && m.Has(task) && len(legal.Corners) > 0 && !legal.Holds(c.AimPoint(target)) {
+		if target, aimed := d.Aimed(m); aimed && m.Has(task) && !legal.Holds(c.AimPoint(target)) {
 			into, _ := c.Box(box)
 			return append(list, fmt.Sprintf("It goes into the %s, and its target lies elsewhere.", into.Name))
 		}

@@ -52,22 +52,7 @@ type Explained struct {
 // change roles from turn to turn. Who cannot play a rally as it is drawn plays another one, in which they run as far as
 // those for whom it is written. It returns invalid.Fields, or ctx.Err() when cancelled.
 func MetresOf(ctx context.Context, d drill.Document, player footwork.Player, s coach.Settings) (float64, error) {
-	work, err := timingOf(ctx, d, player, s)
-	if err != nil {
-		return 0, err
-	}
-	if d.Pattern.Rally != nil {
-		line, err := work.Reached(ctx, 0)
-		if err != nil {
-			return 0, err
-		}
-		if slices.ContainsFunc(line.Interceptions, func(m footwork.Interception) bool { return m.Problem != "" }) {
-			if work, err = timingOf(ctx, d, d.PlayerFor(d.Written(), player.Hand), s); err != nil {
-				return 0, err
-			}
-		}
-	}
-	metres, err := work.Metres(ctx)
+	metres, err := metresOf(ctx, d, player, s)
 	if err != nil {
 		return 0, err
 	}
@@ -78,6 +63,28 @@ func MetresOf(ctx context.Context, d drill.Document, player footwork.Player, s c
 		}
 	}
 	return sum / float64(max(1, n)), nil
+}
+
+// metresOf is the same by turn and by live player.
+func metresOf(ctx context.Context, d drill.Document, player footwork.Player, s coach.Settings) ([][]float64, error) {
+	work, err := timingOf(ctx, d, player, s)
+	if err != nil {
+		return nil, err
+	}
+	if d.Pattern.Rally == nil {
+		return work.Metres(ctx)
+	}
+	line, err := work.Reached(ctx, 0)
+	if err != nil {
+		return nil, err
+	}
+	if !slices.ContainsFunc(line.Interceptions, func(m footwork.Interception) bool { return m.Problem != "" }) {
+		return [][]float64{work.Ran(line)}, nil
+	}
+	if work, err = timingOf(ctx, d, d.PlayerFor(d.Written(), player.Hand), s); err != nil {
+		return nil, err
+	}
+	return work.Metres(ctx)
 }
 
 // TurnOf works one turn of a drill out for a player, without the ways of its balls. It returns invalid.Fields, or

@@ -3,9 +3,9 @@
 package shorthand
 
 import (
-	"math"
 	"strings"
 
+	"hodometer/core/basics/units"
 	"hodometer/core/sport/court"
 	"hodometer/core/sport/feed"
 	"hodometer/core/sport/sports"
@@ -93,6 +93,5 @@ func placed(c court.Court, deep, across float64, stroke sports.Stroke) court.Mar
 	if stroke.OnBackhand() {
 		across = -across
 	}
-	round := func(v float64) float64 { return math.Round(100*v) / 100 }
-	return court.At(round(across*c.Singles/2), round(c.AtDepth(deep)))
+	return court.At(units.Centimetres(across*c.Singles/2), units.Centimetres(c.AtDepth(deep)))
 }

@@ -172,20 +172,27 @@ func (t Timing) Metres(ctx context.Context) ([][]float64, error) {
 	if t.Pattern.Varies() {
 		turns = ManyTurns
 	}
-	metres, times := make([][]float64, turns), 1.0
-	if t.Pattern.Rally != nil {
-		times = t.Pattern.UsualSequences()
-	}
+	metres := make([][]float64, turns)
 	for turn := range metres {
 		line, err := t.turn(ctx, turn, bare)
 		if err != nil {
 			return nil, err
 		}
-		for _, r := range line.Runners {
-			metres[turn] = append(metres[turn], times*r.Metres)
-		}
+		metres[turn] = t.Ran(line)
 	}
 	return metres, nil
+}
+
+// Ran is how far each live player runs in a turn that was worked out, with all of its rallies.
+func (t Timing) Ran(line Timeline) (metres []float64) {
+	times := 1.0
+	if t.Pattern.Rally != nil {
+		times = t.Pattern.UsualSequences()
+	}
+	for _, r := range line.Runners {
+		metres = append(metres, times*r.Metres)
+	}
+	return metres
 }
 
 // Detours is by how many metres each obstacle makes the first turn longer, for all who run in it.
