@@ -96,6 +96,20 @@ const small = (page: Page, least: number) =>
     })
   }, least)
 
+/** Waits until nothing moves any more: rows of a list find their places a moment after the window has another size. */
+const still = (page: Page) =>
+  page.evaluate(async () => {
+    const frame = () => new Promise((done) => requestAnimationFrame(done))
+    const places = () =>
+      [...document.querySelectorAll('main *')].map((each) => each.getBoundingClientRect().top).join()
+    for (let same = 0, before = ''; same < 3; ) {
+      await frame()
+      const now = places()
+      same = now === before ? same + 1 : 0
+      before = now
+    }
+  })
+
 /** Every view, for what is looked at in it; each at every size. */
 async function everyView(page: Page, demo: Club, look: (what: string, dialog?: boolean) => Promise<void>) {
   const go = async (address: string) => {
@@ -137,6 +151,7 @@ for (const [kind, those] of [
       await page.evaluate(() => document.fonts.ready)
       for (const size of those) {
         await page.setViewportSize(size)
+        await still(page)
         const at = `${what} at ${size.width} × ${size.height}`
         if (!dialog) expect.soft(await covered(page), at).toEqual([])
         const least = dialog || what.endsWith('courtside') ? 44 : 24
