@@ -8,6 +8,7 @@ import (
 	"github.com/stretchr/testify/require"
 
 	"hodometer/core/exchange/family"
+	"hodometer/core/people/ladder"
 	"hodometer/core/people/progress"
 	"hodometer/paper"
 )
@@ -18,7 +19,7 @@ func TestWhatIsForHomeIsWritten(t *testing.T) {
 	t.Parallel()
 	names := []string{"Ada", strings.Repeat("Żółć ", 20), "孙 🏸"}
 	for _, name := range names {
-		for _, rung := range progress.Ladder() {
+		for _, rung := range ladder.Qualities() {
 			write := func() []byte {
 				var out bytes.Buffer
 				c := paper.Certificate{
@@ -26,7 +27,7 @@ func TestWhatIsForHomeIsWritten(t *testing.T) {
 					Stroke:    "backhand",
 					Day:       "Monday, 9 March 2026",
 					Stamp:     "2026-03-09",
-					Milestone: progress.Milestone{Rung: progress.Consistency, Next: rung, Made: 24, Balls: 30},
+					Milestone: progress.Milestone{Rung: ladder.Consistency, Next: rung, Made: 24, Balls: 30},
 				}
 				require.NoError(t, paper.WriteCertificate(&out, c))
 				return out.Bytes()
@@ -44,8 +45,8 @@ func TestWhatIsForHomeIsWritten(t *testing.T) {
 					page.Strokes,
 					family.Stroke{
 						Name:   "backhand",
-						Here:   progress.Depth,
-						Behind: []progress.Rung{progress.Direction},
+						Here:   ladder.Depth,
+						Behind: []ladder.Quality{ladder.Direction},
 						Counts: strings.Repeat("many ", 40),
 						Next:   "Next",
 					},

@@ -3,13 +3,13 @@ package paper
 import (
 	"slices"
 
-	"hodometer/core/people/progress"
+	"hodometer/core/people/ladder"
 )
 
 // ladderRoad draws the ladder of a stroke as a road from a place on, so wide: a milestone for each rung, filled where
 // it is behind the player, with a ring where they stand. It leaves the pen below.
-func (p *page) ladderRoad(x, width float64, here progress.Rung) {
-	ladder := progress.Ladder()
+func (p *page) ladderRoad(x, width float64, here ladder.Quality) {
+	ladder := ladder.Qualities()
 	at := slices.Index(ladder, here)
 	const stone, tall = 2.2, 3.4
 	step := width / float64(len(ladder))

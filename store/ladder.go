@@ -5,7 +5,7 @@ import (
 	"database/sql"
 	"time"
 
-	"hodometer/core/people/progress"
+	"hodometer/core/people/ladder"
 	"hodometer/core/sport/sports"
 )
 
@@ -13,7 +13,7 @@ import (
 type LadderPosition struct {
 	Student string
 	Stroke  sports.Stroke
-	Rung    progress.Rung
+	Rung    ladder.Quality
 	At      time.Time
 }
 

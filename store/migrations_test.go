@@ -15,7 +15,7 @@ import (
 	"hodometer/core/drill/rotation"
 	"hodometer/core/lesson"
 	"hodometer/core/live/underway"
-	"hodometer/core/people/progress"
+	"hodometer/core/people/ladder"
 	"hodometer/core/people/student"
 	"hodometer/core/sport/court"
 	"hodometer/core/sport/feed"
@@ -123,7 +123,7 @@ func TestFilesOfEveryEarlierVersionAreKept(t *testing.T) {
 				Drill:   "d",
 				Name:    "Coin",
 				Stroke:  sports.Forehand,
-				Rung:    progress.Depth,
+				Rung:    ladder.Depth,
 				At:      at,
 				Measure: drill.Measure{Number: 1, What: score.Ball, Goals: score.Course{{}}},
 			},
@@ -134,7 +134,7 @@ func TestFilesOfEveryEarlierVersionAreKept(t *testing.T) {
 		require.NoError(t, err)
 		require.Equal(
 			t,
-			[]store.LadderPosition{{Student: "ada", Stroke: sports.Forehand, Rung: progress.Depth, At: at}},
+			[]store.LadderPosition{{Student: "ada", Stroke: sports.Forehand, Rung: ladder.Depth, At: at}},
 			positions,
 		)
 	}
@@ -223,7 +223,7 @@ func TestBallsOfEarlierFilesAreKept(t *testing.T) {
 				Drill:   "d",
 				Name:    "Coin",
 				Stroke:  sports.Forehand,
-				Rung:    progress.Depth,
+				Rung:    ladder.Depth,
 				Measure: drill.Measure{
 					Number: 1,
 					What:   score.Ball,

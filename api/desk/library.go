@@ -15,7 +15,7 @@ import (
 	"hodometer/core/basics/invalid"
 	"hodometer/core/drill/catalogue"
 	"hodometer/core/people/coach"
-	"hodometer/core/people/progress"
+	"hodometer/core/people/ladder"
 	"hodometer/core/people/student"
 	"hodometer/core/sport/court"
 	"hodometer/core/sport/sports"
@@ -28,7 +28,7 @@ type sought struct {
 	Sport      court.Sport     `query:"sport"`
 	First      court.Sport     `query:"first" description:"Drills of this sport come first"`
 	Stroke     sports.Stroke   `query:"stroke" description:"Its ladder, or any of its balls"`
-	Trains     progress.Rung   `query:"trains"`
+	Trains     ladder.Quality  `query:"trains"`
 	Level      student.Level   `query:"level"`
 	Players    int             `query:"players" minimum:"0" maximum:"12" description:"That there are; 0: any number"`
 	Minutes    float64         `query:"minutes" minimum:"0" maximum:"600" description:"That there are; 0: any"`

@@ -9,7 +9,7 @@ import (
 	"hodometer/core/drill/rotation"
 	"hodometer/core/exchange/roster"
 	"hodometer/core/lesson"
-	"hodometer/core/people/progress"
+	"hodometer/core/people/ladder"
 	"hodometer/core/people/student"
 	"hodometer/core/sport/court"
 	"hodometer/core/sport/feed"
@@ -41,7 +41,7 @@ type Vocabulary struct {
 	Strains         []student.Strain          `json:"strains" description:"What a sore part can be spared"`
 	Goals           []score.Form              `json:"goals" description:"The kinds of goal, and how each is put together"`
 	Units           []score.Unit              `json:"units" description:"What can be tried, one after the other"`
-	Rungs           []progress.Rung           `json:"rungs" description:"Of a ladder, lowest first"`
+	Rungs           []ladder.Quality          `json:"rungs" description:"Of a ladder, lowest first"`
 	Who             []drill.Who               `json:"who" description:"Who counts at a measure"`
 	Realisms        []drill.Realism           `json:"realisms" description:"How near to play, the farthest first"`
 	Criteria        []drill.CriterionKind     `json:"criteria" description:"What makes a movement right"`
@@ -122,7 +122,7 @@ func (s *Desk) vocabularyRoutes() []request.Route {
 					Backhands:       choices[student.Backhand](),
 					Limits:          choices[student.LimitOf](),
 					Units:           choices[score.Unit](),
-					Rungs:           progress.Ladder(),
+					Rungs:           ladder.Qualities(),
 					MeasureOrders:   choices[drill.Order](),
 					Who:             choices[drill.Who](),
 					Realisms:        choices[drill.Realism](),

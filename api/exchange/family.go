@@ -13,6 +13,7 @@ import (
 	"hodometer/core/basics/units"
 	"hodometer/core/drill/catalogue"
 	"hodometer/core/exchange/family"
+	"hodometer/core/people/ladder"
 	"hodometer/core/people/progress"
 	"hodometer/core/sport/sports"
 	"hodometer/handover"
@@ -59,7 +60,7 @@ func (s *Exchange) certificateOut(c *echo.Context, id string) error {
 	if err != nil {
 		return err
 	}
-	stroke, rung := sports.Stroke(c.QueryParam("stroke")), progress.Rung(c.QueryParam("rung"))
+	stroke, rung := sports.Stroke(c.QueryParam("stroke")), ladder.Quality(c.QueryParam("rung"))
 	for _, one := range at.Strokes() {
 		i := slices.IndexFunc(
 			one.Milestones,

@@ -12,6 +12,7 @@ import (
 	"hodometer/core/count/tally"
 	"hodometer/core/drill"
 	"hodometer/core/people/footwork"
+	"hodometer/core/people/ladder"
 	"hodometer/core/people/progress"
 	"hodometer/core/people/student"
 	"hodometer/core/sport/court"
@@ -21,8 +22,8 @@ import (
 
 // LadderPosition is a rung to put a student on.
 type LadderPosition struct {
-	Stroke sports.Stroke `json:"stroke"`
-	Rung   progress.Rung `json:"rung"`
+	Stroke sports.Stroke  `json:"stroke"`
+	Rung   ladder.Quality `json:"rung"`
 }
 
 // Progress is a student's history and what it says.
@@ -47,11 +48,11 @@ type StrokeInGames struct {
 
 // DrillHistory is every time a student did one drill, oldest first.
 type DrillHistory struct {
-	Drill  string        `json:"drill"`
-	Name   string        `json:"name"`
-	Stroke sports.Stroke `json:"stroke"`
-	Rung   progress.Rung `json:"rung"`
-	Times  []DrillTime   `json:"times"`
+	Drill  string         `json:"drill"`
+	Name   string         `json:"name"`
+	Stroke sports.Stroke  `json:"stroke"`
+	Rung   ladder.Quality `json:"rung"`
+	Times  []DrillTime    `json:"times"`
 }
 
 // DrillTime is one time a student did a drill.

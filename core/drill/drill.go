@@ -8,7 +8,7 @@ import (
 
 	"hodometer/core/basics/invalid"
 	"hodometer/core/people/coach"
-	"hodometer/core/people/progress"
+	"hodometer/core/people/ladder"
 	"hodometer/core/people/student"
 	"hodometer/core/sport/court"
 	"hodometer/core/sport/feed"
@@ -79,27 +79,27 @@ const (
 
 // Document is a drill. It is written for a right-hander: left and right are the near player's.
 type Document struct {
-	FormatVersion int           `json:"version" minimum:"4" maximum:"4" description:"Of the format of this document"`
-	Name          string        `json:"name" minLength:"1" maxLength:"80"`
-	Summary       string        `json:"summary" maxLength:"500"`
-	Sport         court.Sport   `json:"sport"`
-	Court         court.ID      `json:"court" maxLength:"40"`
-	Stroke        sports.Stroke `json:"stroke" description:"The stroke whose ladder the drill stands on"`
-	Rung          progress.Rung `json:"rung"`
-	Places        []Place       `json:"places" minItems:"1" maxItems:"24"`
-	Pattern       feed.Pattern  `json:"pattern"`
-	Level         student.Level `json:"level,omitempty" description:"Whom it is written for; empty: a club player"`
-	Surface       string        `json:"surface,omitempty" maxLength:"40" description:"The material of the court; empty: what is usual"`
-	Turns         int           `json:"turns" minimum:"1" maximum:"100" description:"Turns for each player"`
-	Format        court.Format  `json:"format,omitempty" description:"Who shares the court; empty: singles"`
-	NoGo          []NoGo        `json:"noGo,omitempty" maxItems:"6" description:"Where no ball may go"`
-	Measures      []Measure     `json:"measures" minItems:"1" maxItems:"8" description:"What is tried and counted; the first one stands for the drill"`
-	Order         Order         `json:"order,omitempty" description:"How the measures follow one another; empty: side by side"`
-	SetUp         float64       `json:"setUp" minimum:"0" maximum:"1800" description:"Seconds to set the court and explain"`
-	Effort        int           `json:"effort" minimum:"0" maximum:"10" description:"How hard it is, out of ten"`
-	Cues          []string      `json:"cues" maxItems:"4" description:"One or two things to watch"`
-	Cautions      []string      `json:"cautions" maxItems:"6"`
-	Equipment     []string      `json:"equipment" maxItems:"12"`
+	FormatVersion int            `json:"version" minimum:"4" maximum:"4" description:"Of the format of this document"`
+	Name          string         `json:"name" minLength:"1" maxLength:"80"`
+	Summary       string         `json:"summary" maxLength:"500"`
+	Sport         court.Sport    `json:"sport"`
+	Court         court.ID       `json:"court" maxLength:"40"`
+	Stroke        sports.Stroke  `json:"stroke" description:"The stroke whose ladder the drill stands on"`
+	Rung          ladder.Quality `json:"rung"`
+	Places        []Place        `json:"places" minItems:"1" maxItems:"24"`
+	Pattern       feed.Pattern   `json:"pattern"`
+	Level         student.Level  `json:"level,omitempty" description:"Whom it is written for; empty: a club player"`
+	Surface       string         `json:"surface,omitempty" maxLength:"40" description:"The material of the court; empty: what is usual"`
+	Turns         int            `json:"turns" minimum:"1" maximum:"100" description:"Turns for each player"`
+	Format        court.Format   `json:"format,omitempty" description:"Who shares the court; empty: singles"`
+	NoGo          []NoGo         `json:"noGo,omitempty" maxItems:"6" description:"Where no ball may go"`
+	Measures      []Measure      `json:"measures" minItems:"1" maxItems:"8" description:"What is tried and counted; the first one stands for the drill"`
+	Order         Order          `json:"order,omitempty" description:"How the measures follow one another; empty: side by side"`
+	SetUp         float64        `json:"setUp" minimum:"0" maximum:"1800" description:"Seconds to set the court and explain"`
+	Effort        int            `json:"effort" minimum:"0" maximum:"10" description:"How hard it is, out of ten"`
+	Cues          []string       `json:"cues" maxItems:"4" description:"One or two things to watch"`
+	Cautions      []string       `json:"cautions" maxItems:"6"`
+	Equipment     []string       `json:"equipment" maxItems:"12"`
 
 	Variations []Variation `json:"variations,omitempty" maxItems:"12" description:"Easier and harder versions that stand ready"`
 

@@ -8,7 +8,7 @@ import (
 
 	"hodometer/core/basics/invalid"
 	"hodometer/core/count/score"
-	"hodometer/core/people/progress"
+	"hodometer/core/people/ladder"
 	"hodometer/core/sport/court"
 	"hodometer/core/sport/feed"
 	"hodometer/core/sport/sports"
@@ -20,15 +20,15 @@ const MaxMeasures = 8
 // Measure is something that is tried in a drill, and counted by itself: what, with which balls, where to, and how much
 // of it is to be reached.
 type Measure struct {
-	Number int           `json:"number" minimum:"1" maximum:"8" description:"On the court and in what was counted; it stays when others come or go"`
-	Name   string        `json:"name,omitempty" maxLength:"40" description:"What the coach calls it; empty: as it is drawn"`
-	What   score.Unit    `json:"what" description:"What is tried, one after the other"`
-	Tasks  []int         `json:"tasks,omitempty" maxItems:"60" description:"Which tasks of the pattern belong to it, from 0; none: all"`
-	Target *court.Target `json:"target,omitempty" description:"Where balls go; none: in is enough"`
-	Stroke sports.Stroke `json:"stroke,omitempty" description:"Whose ladder it counts on; empty: the drill's"`
-	Rung   progress.Rung `json:"rung,omitempty" description:"empty: the drill's"`
-	Who    Who           `json:"who,omitempty" description:"Who counts; empty: each player"`
-	Counts Counts        `json:"counts,omitempty" description:"What counts as made"`
+	Number int            `json:"number" minimum:"1" maximum:"8" description:"On the court and in what was counted; it stays when others come or go"`
+	Name   string         `json:"name,omitempty" maxLength:"40" description:"What the coach calls it; empty: as it is drawn"`
+	What   score.Unit     `json:"what" description:"What is tried, one after the other"`
+	Tasks  []int          `json:"tasks,omitempty" maxItems:"60" description:"Which tasks of the pattern belong to it, from 0; none: all"`
+	Target *court.Target  `json:"target,omitempty" description:"Where balls go; none: in is enough"`
+	Stroke sports.Stroke  `json:"stroke,omitempty" description:"Whose ladder it counts on; empty: the drill's"`
+	Rung   ladder.Quality `json:"rung,omitempty" description:"empty: the drill's"`
+	Who    Who            `json:"who,omitempty" description:"Who counts; empty: each player"`
+	Counts Counts         `json:"counts,omitempty" description:"What counts as made"`
 
 	Realism    Realism `json:"realism,omitempty" description:"How near to play; empty: as its balls come"`
 	Constraint string  `json:"constraint,omitempty" maxLength:"60" description:"What makes it harder or easier on purpose: a grip, an object, a band; empty: none"`
@@ -89,7 +89,7 @@ func (d Document) StrokeOf(m Measure) sports.Stroke {
 }
 
 // RungOf is the rung that a measure counts on.
-func (d Document) RungOf(m Measure) progress.Rung {
+func (d Document) RungOf(m Measure) ladder.Quality {
 	if m.Rung != "" {
 		return m.Rung
 	}

@@ -10,7 +10,7 @@ import (
 	"unicode"
 
 	"hodometer/core/drill"
-	"hodometer/core/people/progress"
+	"hodometer/core/people/ladder"
 	"hodometer/core/people/student"
 	"hodometer/core/sport/court"
 	"hodometer/core/sport/feed"
@@ -117,7 +117,7 @@ type Query struct {
 	Text      string // words, or beginnings of words, that all have to be there
 	Sport     court.Sport
 	Stroke    sports.Stroke // its ladder, or any of its balls
-	Trains    progress.Rung
+	Trains    ladder.Quality
 	Level     student.Level
 	Players   int     // that there are; 0: any number
 	Minutes   float64 // that there are; 0: any
@@ -194,7 +194,7 @@ func ballsOnly(line string) bool {
 // Need is a rung of a stroke that somebody should work on next.
 type Need struct {
 	Stroke sports.Stroke
-	Rung   progress.Rung
+	Rung   ladder.Quality
 }
 
 // IsNext is what Serves says of a drill that stands on a next step.

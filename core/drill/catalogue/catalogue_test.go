@@ -12,7 +12,7 @@ import (
 
 	"hodometer/core/drill/catalogue"
 	"hodometer/core/drill/library"
-	"hodometer/core/people/progress"
+	"hodometer/core/people/ladder"
 	"hodometer/core/people/student"
 	"hodometer/core/sport/court"
 	"hodometer/core/sport/feed"
@@ -69,8 +69,8 @@ func TestEachFilterIsTrueOfWhatItLeaves(t *testing.T) {
 	}{
 		{"sport", catalogue.Query{Sport: court.Badminton},
 			func(e catalogue.Entry) bool { return e.Document.Sport == court.Badminton }},
-		{"what it trains", catalogue.Query{Trains: progress.Depth},
-			func(e catalogue.Entry) bool { return e.Document.Rung == progress.Depth }},
+		{"what it trains", catalogue.Query{Trains: ladder.Depth},
+			func(e catalogue.Entry) bool { return e.Document.Rung == ladder.Depth }},
 		{"level", catalogue.Query{Level: student.Club},
 			func(e catalogue.Entry) bool { return slices.Contains(e.Levels, student.Club) }},
 		{"minutes", catalogue.Query{Minutes: 6}, func(e catalogue.Entry) bool { return e.Minutes <= 6 }},
@@ -105,7 +105,7 @@ func TestEachFilterIsTrueOfWhatItLeaves(t *testing.T) {
 
 func TestOrders(t *testing.T) {
 	all := many(len(library.All()))
-	need := []catalogue.Need{{Stroke: sports.Backhand, Rung: progress.Depth}}
+	need := []catalogue.Need{{Stroke: sports.Backhand, Rung: ladder.Depth}}
 	known := catalogue.Known{
 		Level: student.Club,
 		Sport: court.Tennis,
@@ -115,7 +115,7 @@ func TestOrders(t *testing.T) {
 	byNeed := catalogue.Search(all, catalogue.Query{}, catalogue.ByNeed, known)
 	require.Equal(
 		t,
-		[]any{court.Tennis, sports.Backhand, progress.Depth},
+		[]any{court.Tennis, sports.Backhand, ladder.Depth},
 		[]any{byNeed[0].Document.Sport, byNeed[0].Document.Stroke, byNeed[0].Document.Rung},
 	)
 	require.NotEqual(t, court.Tennis, byNeed[len(byNeed)-1].Document.Sport, "other sports come last, and are there")
@@ -177,7 +177,7 @@ func FuzzSearch(f *testing.F) {
 // BenchmarkSearch looks for a word among two thousand drills; see docs/performance.md.
 func BenchmarkSearch(b *testing.B) {
 	all := many(2000)
-	known := catalogue.Known{Level: student.Club, Needs: []catalogue.Need{{Stroke: sports.Backhand, Rung: progress.Depth}}}
+	known := catalogue.Known{Level: student.Club, Needs: []catalogue.Need{{Stroke: sports.Backhand, Rung: ladder.Depth}}}
 	b.ResetTimer()
 	for b.Loop() {
 		catalogue.Search(all, catalogue.Query{Text: "vol deep number"}, catalogue.ByNeed, known)

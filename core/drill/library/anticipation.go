@@ -11,7 +11,7 @@ import (
 	"hodometer/core/drill"
 	"hodometer/core/people/anticipate"
 	"hodometer/core/people/footwork"
-	"hodometer/core/people/progress"
+	"hodometer/core/people/ladder"
 	"hodometer/core/people/student"
 	"hodometer/core/sport/court"
 	"hodometer/core/sport/feed"
@@ -83,7 +83,7 @@ func Reading(ctx context.Context, on court.ID, s sports.Situation, level student
 			s.Name,
 		),
 		Stroke:  p.Tasks[0].Stroke,
-		Rung:    progress.Direction,
+		Rung:    ladder.Direction,
 		Places:  []drill.Place{at(drill.Start, spot(wait.At)), at(drill.Feeder, spot(a.From))},
 		Pattern: p,
 		Turns:   3,
@@ -141,7 +141,7 @@ func threeOfFour() drill.Document {
 		Summary: "Deep to either corner, or short to the forehand, in any order: cover those three. The short " +
 			"angle to the backhand comes now and then and is let go, on purpose.",
 		Stroke: sports.Forehand,
-		Rung:   progress.Direction,
+		Rung:   ladder.Direction,
 		Places: []drill.Place{at(drill.Start, behind(0.5, 0.4)), at(drill.Feeder, off(court.FarBaseline, 0.5, court.In, 0))},
 		Pattern: feed.Pattern{
 			Method:    feed.ByRacket,
@@ -202,7 +202,7 @@ func smashAndClose() drill.Document {
 		Summary: "Smash, and close in behind it: most shuttles are blocked short, some are lifted again. The " +
 			"feeder chooses; read it before the net.",
 		Stroke: sports.Smash,
-		Rung:   progress.Direction,
+		Rung:   ladder.Direction,
 		Places: []drill.Place{
 			at(
 				drill.Start,

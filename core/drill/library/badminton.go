@@ -3,7 +3,7 @@ package library
 import (
 	"hodometer/core/count/score"
 	"hodometer/core/drill"
-	"hodometer/core/people/progress"
+	"hodometer/core/people/ladder"
 	"hodometer/core/people/student"
 	"hodometer/core/sport/court"
 	"hodometer/core/sport/feed"
@@ -17,7 +17,7 @@ func shuttles(pattern feed.Pattern, effort int) drill.Document {
 		Sport:         court.Badminton,
 		Court:         "badminton",
 		Stroke:        sports.Clear,
-		Rung:          progress.Consistency,
+		Rung:          ladder.Consistency,
 		Level:         student.Improver,
 		Places: []drill.Place{
 			at(
@@ -178,7 +178,7 @@ func shuttleRain() drill.Document {
 	}}, 9)
 	d.Name, d.Summary = "Shuttle Rain", "Many shuttles, one after the other, at the pace this player can just keep up "+
 		"with: set the gap by the verdicts."
-	d.Rung = progress.Direction
+	d.Rung = ladder.Direction
 	d.Measures = counted(
 		drill.Counts{NoCount: true},
 		one(court.StripAlong(court.FarBaseline, 1.2), score.Goal{Kind: score.Total, Count: 20}),

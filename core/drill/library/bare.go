@@ -8,7 +8,7 @@ import (
 	"hodometer/core/count/score"
 	"hodometer/core/drill"
 	"hodometer/core/people/coach"
-	"hodometer/core/people/progress"
+	"hodometer/core/people/ladder"
 	"hodometer/core/people/student"
 	"hodometer/core/sport/court"
 	"hodometer/core/sport/feed"
@@ -32,7 +32,7 @@ func Bare(on court.ID, level student.Level, inBack, inSide, radius float64) (dri
 		Stroke:        sports.Forehand,
 		Level:         level,
 		Turns:         1,
-		Rung:          progress.Consistency,
+		Rung:          ladder.Consistency,
 		Cues:          []string{},
 		Cautions:      []string{},
 		Equipment:     []string{},

@@ -4,7 +4,7 @@ import (
 	"hodometer/core/basics/units"
 	"hodometer/core/count/score"
 	"hodometer/core/drill"
-	"hodometer/core/people/progress"
+	"hodometer/core/people/ladder"
 	"hodometer/core/people/student"
 	"hodometer/core/sport/court"
 	"hodometer/core/sport/feed"
@@ -32,7 +32,7 @@ func conesOnTheLine() drill.Document {
 	d := softLanding()
 	d.Name, d.Summary = "Cones on the Line", "Two cones stand a hand's width inside the no-volley zone. Dink so that "+
 		"the ball lands at a cone; what is out of reach in front is left to bounce."
-	d.Rung = progress.Direction
+	d.Rung = ladder.Direction
 	d.Measures = one(
 		court.Ring(
 			0.6,
@@ -54,7 +54,7 @@ func softOneIn() drill.Document {
 		Summary: "A deep ball comes; answer it softly into the no-volley zone and walk in behind it, then do it " +
 			"again from half-way.",
 		Stroke: sports.Drop,
-		Rung:   progress.Depth,
+		Rung:   ladder.Depth,
 		Places: []drill.Place{
 			at(
 				drill.Start,
@@ -105,7 +105,7 @@ func halfStepCloser() drill.Document {
 		Court:         "pickleball",
 		Summary:       "Volleys with a partner, half a step nearer to the no-volley line each time; never into the zone.",
 		Stroke:        sports.ForehandVolley,
-		Rung:          progress.Consistency,
+		Rung:          ladder.Consistency,
 		Places: []drill.Place{
 			at(drill.Start, off(court.NearKitchen, 1.6, court.Out, 0)),
 			at(drill.Feeder, off(court.FarKitchen, 0.8, court.Out, 0)),
@@ -142,7 +142,7 @@ func table(tasks []feed.Task, target court.Target) drill.Document {
 		Sport:         court.TableTennis,
 		Court:         "table-tennis",
 		Stroke:        sports.Forehand,
-		Rung:          progress.Consistency,
+		Rung:          ladder.Consistency,
 		Level:         student.Improver,
 		Places: []drill.Place{
 			at(drill.Start, court.At(0, -1.9)),
@@ -201,7 +201,7 @@ func twoAndOne() drill.Document {
 	}, court.Ring(0.4, court.At(-0.4, 0.95)))
 	d = wanting(d, 27)
 	d.Name, d.Summary, d.Rung = "Two and One", "Backhand, round it for a forehand, then a forehand out wide: the feet "+
-		"decide.", progress.Direction
+		"decide.", ladder.Direction
 	d.Pattern.Sequences, d.Effort = 4, 6
 	d.Cues = []string{"Small steps around the ball", "Low in the knees between strokes"}
 	d.Variations = append(d.Variations, harder("In any order", feed.Transformation{Kind: feed.Shuffle, Seed: 7}))
@@ -227,7 +227,7 @@ func keeperOfTheNet() drill.Document {
 		Summary: "A drive from the baseline, and the player at the other net takes it out of the air. Two queues; " +
 			"everybody changes over after each turn.",
 		Stroke: sports.Drive,
-		Rung:   progress.Direction,
+		Rung:   ladder.Direction,
 		Places: []drill.Place{
 			at(
 				drill.Start,

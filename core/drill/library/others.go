@@ -3,7 +3,7 @@ package library
 import (
 	"hodometer/core/count/score"
 	"hodometer/core/drill"
-	"hodometer/core/people/progress"
+	"hodometer/core/people/ladder"
 	"hodometer/core/people/student"
 	"hodometer/core/sport/court"
 	"hodometer/core/sport/feed"
@@ -18,7 +18,7 @@ func threeCornerRound() drill.Document {
 		Court:         "badminton",
 		Summary:       "Front forehand, round-the-middle rear, front backhand: back to the base between shuttles.",
 		Stroke:        sports.Clear,
-		Rung:          progress.Depth,
+		Rung:          ladder.Depth,
 		Places: []drill.Place{
 			at(
 				drill.Start,
@@ -76,7 +76,7 @@ func softLanding() drill.Document {
 		Summary: "One ball to the forehand, one to the backhand, both low: dink each cross-court so that it dies " +
 			"inside the no-volley zone.",
 		Stroke: sports.Dink,
-		Rung:   progress.Consistency,
+		Rung:   ladder.Consistency,
 		Places: []drill.Place{
 			at(
 				drill.Start,
@@ -139,7 +139,7 @@ func roundTheBollards() drill.Document {
 		Summary: "Length from both back corners; on the way back to the middle the player runs wide around a " +
 			"bollard. Feed earlier to raise the tempo.",
 		Stroke: sports.Backhand,
-		Rung:   progress.Depth,
+		Rung:   ladder.Depth,
 		Places: []drill.Place{
 			at(drill.Start, court.At(0, -0.9)),
 			at(drill.Recovery, court.At(0, -0.9)),
@@ -202,7 +202,7 @@ func shadowSix() drill.Document {
 		Summary: "Six corners without a shuttle: front, middle, back on either side, to the base in between; six " +
 			"times twenty seconds of work, and as long to rest.",
 		Stroke: sports.Clear,
-		Rung:   progress.Consistency,
+		Rung:   ladder.Consistency,
 		Level:  student.Improver,
 		Places: []drill.Place{
 			at(
@@ -256,7 +256,7 @@ func cornerCatch() drill.Document {
 		Court:         "badminton",
 		Summary:       "Shuttles are thrown to four corners and caught in the racket hand: the feet do all the work.",
 		Stroke:        sports.Lift,
-		Rung:          progress.Consistency,
+		Rung:          ladder.Consistency,
 		Level:         student.Improver,
 		Places: []drill.Place{
 			at(
@@ -308,7 +308,7 @@ func twoHopsBeyond() drill.Document {
 		Court:         "table-tennis",
 		Summary:       "Serve with spin first, then short: left alone, the ball would bounce at least twice beyond the net.",
 		Stroke:        sports.Serve,
-		Rung:          progress.Spin,
+		Rung:          ladder.Spin,
 		Level:         student.Improver,
 		Places:        []drill.Place{at(drill.Start, court.At(0.2, -1.9)), at(drill.Feeder, court.At(0, 1.8))},
 		Pattern:       feed.Pattern{Method: feed.SelfDrop, Gap: 5, Sequences: 10, Pause: 0, Tasks: []feed.Task{serve}},

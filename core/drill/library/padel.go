@@ -3,7 +3,7 @@ package library
 import (
 	"hodometer/core/count/score"
 	"hodometer/core/drill"
-	"hodometer/core/people/progress"
+	"hodometer/core/people/ladder"
 	"hodometer/core/people/student"
 	"hodometer/core/sport/court"
 	"hodometer/core/sport/feed"
@@ -34,7 +34,7 @@ const mindTheGlass = "Slow down before the glass; the free hand goes to it, neve
 func inPadel(
 	name, summary string,
 	stroke sports.Stroke,
-	rung progress.Rung,
+	rung ladder.Quality,
 	fromBack, across float64,
 	pattern feed.Pattern,
 ) drill.Document {
@@ -83,7 +83,7 @@ func letItComeOut() drill.Document {
 		"Let It Come Out",
 		"A deep ball to either side: turn, go back with it, let the glass give it to you, and lift it high and deep.",
 		sports.Lob,
-		progress.Consistency,
+		ladder.Consistency,
 		2,
 		0,
 		feed.Pattern{Method: feed.ByRacket, Gap: 4.5, Sequences: 4, Pause: 6, Tasks: []feed.Task{
@@ -101,7 +101,7 @@ func twoPanes() drill.Document {
 		"Into the corner, off the side glass or the back: read which pane comes first, stay out of its way, and play "+
 			"cross-court.",
 		sports.Backhand,
-		progress.Direction,
+		ladder.Direction,
 		2.4,
 		-1.5,
 		feed.Pattern{Method: feed.ByRacket, Gap: 5, Sequences: 5, Pause: 6, Tasks: []feed.Task{
@@ -123,7 +123,7 @@ func lobAndGo() drill.Document {
 		"Lob and Go",
 		"Lob from the back, and while the ball is up, walk in: the next one is a volley at the net.",
 		sports.Lob,
-		progress.Depth,
+		ladder.Depth,
 		2,
 		1.2,
 		feed.Pattern{Method: feed.ByRacket, Gap: 5, Sequences: 4, Pause: 10, Tasks: []feed.Task{lob, volley}},
@@ -156,7 +156,7 @@ func volleysAndOneOver() drill.Document {
 		"Three and One Over",
 		"Volley, volley, then a lob: turn, go back with it and play it down deep, with control instead of power.",
 		sports.Overhead,
-		progress.Consistency,
+		ladder.Consistency,
 		6.4,
 		0.8,
 		feed.Pattern{Method: feed.ByRacket, Gap: 3.2, Sequences: 3, Pause: 8, Tasks: []feed.Task{
@@ -182,7 +182,7 @@ func atTheirFeet() drill.Document {
 		"At Their Feet",
 		"Soft and low over the net, so that whoever stands there has to lift the next ball.",
 		sports.Forehand,
-		progress.Direction,
+		ladder.Direction,
 		2.4,
 		0,
 		feed.Pattern{Method: feed.ByRacket, Gap: 3.8, Sequences: 4, Pause: 6, Tasks: []feed.Task{
@@ -213,7 +213,7 @@ func intoThePane() drill.Document {
 		"Into the Pane",
 		"Serves from the right, from below and after a bounce: deep in the box and near to the side glass.",
 		sports.Serve,
-		progress.Direction,
+		ladder.Direction,
 		2.5,
 		1.5,
 		feed.Pattern{Method: feed.SelfDrop, Gap: 7, Sequences: 10, Tasks: []feed.Task{serve}},
@@ -239,7 +239,7 @@ func glassShadows() drill.Document {
 		"Net, Glass, Net",
 		"Without a ball: volley at the net, turn and go back to the glass, lift from there, and in again.",
 		sports.Forehand,
-		progress.Consistency,
+		ladder.Consistency,
 		5,
 		1,
 		feed.Pattern{Method: feed.ByHand, Gap: 3.6, Sequences: 3, Pause: 20, Tasks: []feed.Task{
@@ -263,7 +263,7 @@ func highAndHome() drill.Document {
 		"High and Home",
 		"Two cross-court, lobs only: as long as it stays up there, nobody is in trouble.",
 		sports.Lob,
-		progress.Depth,
+		ladder.Depth,
 		1.8,
 		2,
 		feed.Pattern{Method: feed.ByRacket, Gap: 4.2, Sequences: 6, Pause: 4, Tasks: []feed.Task{

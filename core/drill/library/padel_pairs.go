@@ -3,7 +3,7 @@ package library
 import (
 	"hodometer/core/count/score"
 	"hodometer/core/drill"
-	"hodometer/core/people/progress"
+	"hodometer/core/people/ladder"
 	"hodometer/core/sport/court"
 	"hodometer/core/sport/feed"
 	"hodometer/core/sport/sports"
@@ -19,7 +19,7 @@ func returnAndIn() drill.Document {
 		"Return, Then In",
 		"Return low and cross-court, come in behind it, and volley the answer.",
 		sports.Return,
-		progress.Direction,
+		ladder.Direction,
 		1.6,
 		-2.4,
 		feed.Pattern{Method: feed.ByRacket, Gap: 5.5, Sequences: 4, Pause: 8, Tasks: []feed.Task{back, volley}},
@@ -40,7 +40,7 @@ func twoAtTheNet() drill.Document {
 		"Two at the net as if a rope tied them: whoever the ball comes to volleys deep through the middle, and both move "+
 			"with it.",
 		sports.ForehandVolley,
-		progress.Consistency,
+		ladder.Consistency,
 		6.6,
 		2,
 		feed.Pattern{Method: feed.ByRacket, Gap: 2.8, Sequences: 4, Pause: 6, Tasks: []feed.Task{

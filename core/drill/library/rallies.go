@@ -3,7 +3,7 @@ package library
 import (
 	"hodometer/core/count/score"
 	"hodometer/core/drill"
-	"hodometer/core/people/progress"
+	"hodometer/core/people/ladder"
 	"hodometer/core/people/student"
 	"hodometer/core/sport/court"
 	"hodometer/core/sport/feed"
@@ -23,7 +23,7 @@ func rallied(r feed.Rally, gap float64, rallies int, pause float64) drill.Docume
 		Sport:         court.Tennis,
 		Court:         "tennis",
 		Stroke:        sports.Forehand,
-		Rung:          progress.Consistency,
+		Rung:          ladder.Consistency,
 		Places: []drill.Place{
 			at(drill.Start, behind(1, 0)),
 			at(drill.Recovery, behind(1, 0)),
@@ -53,7 +53,7 @@ func safeLane() drill.Document {
 	)
 	d.Name, d.Summary = "Safe Lane", "Both rally cross-court at a mark a little inside the sideline and well short of "+
 		"the baseline: the lane that forgives."
-	d.Rung, d.Turns = progress.Direction, 3
+	d.Rung, d.Turns = ladder.Direction, 3
 	d.Measures = one(
 		court.Ring(
 			1.5,
@@ -76,7 +76,7 @@ func tenPast() drill.Document {
 	)
 	d.Name, d.Summary = "Ten Past", "A rally at half pace: every ball past the service line, ten in a row before "+
 		"anything else is asked."
-	d.Rung, d.Turns, d.Effort = progress.Depth, 3, 5
+	d.Rung, d.Turns, d.Effort = ladder.Depth, 3, 5
 	d.Measures = one(court.StripAlong(court.FarBaseline, behindService), score.Goal{Kind: score.Streak, Count: 10})
 	d.Cues = []string{"Same swing every time", "Let the ball come down into the strings"}
 	return d
@@ -110,7 +110,7 @@ func oneTwoAgain() drill.Document {
 	d.Name, d.Summary = "One, Two, Again", "A pair counts one, two, start again, for one minute, two and three: "+
 		"fourteen sets of two in the first are a start, twenty-five are the bar. A miss takes up the count where it was; "+
 		"height and pace must match."
-	d.Rung, d.Turns, d.Effort = progress.Pace, 7, 8
+	d.Rung, d.Turns, d.Effort = ladder.Pace, 7, 8
 	sets := func(name string, minutes float64, hoped int) drill.Measure {
 		target := farHalf()
 		return drill.Measure{
@@ -137,7 +137,7 @@ func fourAndOut() drill.Document {
 	)
 	d.Name, d.Summary = "Four and Out", "Play every rally to end it: about four strokes are right, and one that gets "+
 		"to twenty was too slow: it is stopped."
-	d.Rung, d.Turns, d.Effort = progress.Pace, 3, 8
+	d.Rung, d.Turns, d.Effort = ladder.Pace, 3, 8
 	d.Measures = one(court.StripAlong(court.FarBaseline, 3.5), score.Goal{Kind: score.Rallies, Count: 1, From: 4, To: 19})
 	d.Cues = []string{"Decide before the bounce", "Through the ball on the third"}
 	return d
@@ -253,7 +253,7 @@ func regionTour() drill.Document {
 		Summary: "Twenty seconds in each of four regions, from the baseline to the net and out again, without " +
 			"stopping: rally, set up, finish.",
 		Stroke:    sports.Forehand,
-		Rung:      progress.Consistency,
+		Rung:      ladder.Consistency,
 		Places:    []drill.Place{at(drill.Start, behind(0.8, 0)), at(drill.Feeder, off(court.FarBaseline, 3, court.In, 0))},
 		Pattern:   pattern,
 		Turns:     2,
@@ -286,7 +286,7 @@ func longArm() drill.Document {
 		Summary: "A slow swing without a ball, then one with a ball tossed from the side: contact well in front of " +
 			"the body. Stints of about eighty seconds.",
 		Stroke: sports.Backhand,
-		Rung:   progress.Consistency,
+		Rung:   ladder.Consistency,
 		Level:  student.Improver,
 		Places: []drill.Place{
 			at(drill.Start, behind(0.6, 0)),

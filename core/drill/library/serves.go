@@ -3,7 +3,7 @@ package library
 import (
 	"hodometer/core/count/score"
 	"hodometer/core/drill"
-	"hodometer/core/people/progress"
+	"hodometer/core/people/ladder"
 	"hodometer/core/sport/court"
 	"hodometer/core/sport/feed"
 	"hodometer/core/sport/sports"
@@ -33,7 +33,7 @@ func fourThreeTwo() drill.Document {
 		Summary: "The same slow stroke with four fingers on the handle, with three and with two: a minute each, " +
 			"and everybody counts their own clean ones.",
 		Stroke: sports.Forehand,
-		Rung:   progress.Consistency,
+		Rung:   ladder.Consistency,
 		Places: []drill.Place{at(drill.Start, behind(0.5, 0)), at(drill.Feeder, off(court.FarService, 0, court.Out, 0))},
 		Pattern: feed.Pattern{
 			Method:    feed.ByHand,
@@ -92,7 +92,7 @@ func fourCorners() drill.Document {
 		Summary: "Serves from either side to the outer corner and to the middle of the box, one corner after the " +
 			"other. Begin easy, with the height; the pace comes last.",
 		Stroke:  sports.Serve,
-		Rung:    progress.Direction,
+		Rung:    ladder.Direction,
 		Places:  []drill.Place{at(drill.Start, behind(0.3, 0)), at(drill.Feeder, off(court.FarService, 0, court.Out, 0))},
 		Pattern: feed.Pattern{Method: feed.SelfDrop, Gap: 8, Sequences: 6, Tasks: []feed.Task{serve(0.6), serve(-0.6)}},
 		Turns:   4,

@@ -3,7 +3,7 @@ package library
 import (
 	"hodometer/core/count/score"
 	"hodometer/core/drill"
-	"hodometer/core/people/progress"
+	"hodometer/core/people/ladder"
 	"hodometer/core/sport/court"
 	"hodometer/core/sport/feed"
 	"hodometer/core/sport/sports"
@@ -20,7 +20,7 @@ func coinInTheCorner() drill.Document {
 		Summary: "A deep ball to push the player back, then a short one to step in on and place cross-court in the " +
 			"corner.",
 		Stroke: sports.Forehand,
-		Rung:   progress.Direction,
+		Rung:   ladder.Direction,
 		Places: []drill.Place{
 			at(
 				drill.Start,
@@ -86,7 +86,7 @@ func lastStretch() drill.Document {
 		Summary: "Alternate a ball to the backhand corner and one to the middle; every reply is to land in the " +
 			"last stretch before the baseline.",
 		Stroke: sports.Backhand,
-		Rung:   progress.Depth,
+		Rung:   ladder.Depth,
 		Places: []drill.Place{
 			at(
 				drill.Start,
@@ -139,7 +139,7 @@ func inUpAndOver() drill.Document {
 	return drill.Document{
 		FormatVersion: drill.FormatVersion, Name: "In, Up and Over", Sport: court.Tennis, Court: "tennis",
 		Summary: "Approach, volley, overhead: three balls on the way to the net, the last one played going back.",
-		Stroke:  sports.ForehandVolley, Rung: progress.Consistency,
+		Stroke:  sports.ForehandVolley, Rung: ladder.Consistency,
 		Places: []drill.Place{
 			at(drill.Start, court.From(court.Off(court.NearService, 2, court.Out), court.Off(court.NearCentre, 0, court.Right))),
 			at(
@@ -193,7 +193,7 @@ func bothVerges() drill.Document {
 		Summary: "Wide to one side, wide to the other, then one to the middle: play high cross-court and get back " +
 			"each time.",
 		Stroke: sports.Forehand,
-		Rung:   progress.Consistency,
+		Rung:   ladder.Consistency,
 		Places: []drill.Place{
 			at(
 				drill.Start,
@@ -258,7 +258,7 @@ func toeTheChalk() drill.Document {
 		Summary: "Two deep balls from a stride behind the baseline, then two taken on the rise with the feet right " +
 			"behind it: no ball may pass the line.",
 		Stroke: sports.Forehand,
-		Rung:   progress.Depth,
+		Rung:   ladder.Depth,
 		Places: []drill.Place{
 			at(drill.Start, off(court.NearBaseline, 3*ft, court.Out, 0)),
 			at(drill.Feeder, off(court.FarBaseline, 1, court.In, 0)),

@@ -3,7 +3,7 @@ package library
 import (
 	"hodometer/core/count/score"
 	"hodometer/core/drill"
-	"hodometer/core/people/progress"
+	"hodometer/core/people/ladder"
 	"hodometer/core/people/student"
 	"hodometer/core/sport/court"
 	"hodometer/core/sport/feed"
@@ -21,7 +21,7 @@ func twoAndAway() drill.Document {
 		Summary: "A line behind the baseline: forehand, backhand, and away to the back of the line; pick up as " +
 			"many balls as you hit.",
 		Stroke: sports.Forehand,
-		Rung:   progress.Direction,
+		Rung:   ladder.Direction,
 		Level:  student.Improver,
 		Places: []drill.Place{
 			at(
@@ -77,7 +77,7 @@ func crossroads() drill.Document {
 		Summary: "One plays only cross-court, the other only down the line: ten shots or more, then change over. " +
 			"Who goes down the line runs more.",
 		Stroke: sports.Forehand,
-		Rung:   progress.Direction,
+		Rung:   ladder.Direction,
 		Places: []drill.Place{
 			at(
 				drill.Start,
@@ -149,7 +149,7 @@ func threeDoorsIn() drill.Document {
 		Summary: "Three forehands on the way in: near the baseline, a few steps inside, and near the service line. " +
 			"Feet open, open, closed.",
 		Stroke: sports.Forehand,
-		Rung:   progress.Pace,
+		Rung:   ladder.Pace,
 		Places: []drill.Place{
 			at(
 				drill.Start,
@@ -207,7 +207,7 @@ func metronome() drill.Document {
 		Summary: "The machine gives three and a pause: wide, middle, wide. Every reply to the deep mark, not to " +
 			"the middle.",
 		Stroke: sports.Backhand,
-		Rung:   progress.Depth,
+		Rung:   ladder.Depth,
 		Places: []drill.Place{
 			at(
 				drill.Start,

@@ -3,7 +3,7 @@ package library
 import (
 	"hodometer/core/count/score"
 	"hodometer/core/drill"
-	"hodometer/core/people/progress"
+	"hodometer/core/people/ladder"
 	"hodometer/core/sport/court"
 	"hodometer/core/sport/feed"
 	"hodometer/core/sport/sports"
@@ -29,7 +29,7 @@ func underTheBar() drill.Document {
 		Court:         "tennis",
 		Summary:       "Slices that stay low at the feet: bend, and play them up the middle first; then from either side.",
 		Stroke:        sports.Backhand,
-		Rung:          progress.Consistency,
+		Rung:          ladder.Consistency,
 		Places: []drill.Place{
 			at(drill.Start, off(court.NearService, 3, court.Out, 0)), at(drill.Feeder, off(court.FarBaseline, 1, court.In, 0)),
 		},
@@ -80,7 +80,7 @@ func shortOrHigh() drill.Document {
 		Summary: "Deep balls anywhere in the back; now and then one comes short, to be approached and volleyed, or " +
 			"high, to be hit overhead. Read it early.",
 		Stroke: sports.Forehand,
-		Rung:   progress.Direction,
+		Rung:   ladder.Direction,
 		Places: []drill.Place{at(drill.Start, behind(0.8, 0)), at(drill.Feeder, off(court.FarService, 1, court.Out, 0))},
 		Pattern: feed.Pattern{
 			Method:    feed.ByRacket,

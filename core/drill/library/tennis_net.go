@@ -3,7 +3,7 @@ package library
 import (
 	"hodometer/core/count/score"
 	"hodometer/core/drill"
-	"hodometer/core/people/progress"
+	"hodometer/core/people/ladder"
 	"hodometer/core/sport/court"
 	"hodometer/core/sport/feed"
 	"hodometer/core/sport/sports"
@@ -20,7 +20,7 @@ func netAlphabet() drill.Document {
 		Summary: "A pair warms up at the net: volleys on either side, then an overhead, fed by the partner; roles " +
 			"change every minute, no errors, feet never still.",
 		Stroke: sports.ForehandVolley,
-		Rung:   progress.Consistency,
+		Rung:   ladder.Consistency,
 		Places: []drill.Place{
 			at(
 				drill.Start,
@@ -68,7 +68,7 @@ func firstAnswer() drill.Document {
 		Summary: "The partner serves at rally pace into one box; every return goes back deep, and after a minute " +
 			"the roles change.",
 		Stroke: sports.Return,
-		Rung:   progress.Consistency,
+		Rung:   ladder.Consistency,
 		Places: []drill.Place{
 			at(
 				drill.Start,

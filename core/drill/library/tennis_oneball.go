@@ -3,7 +3,7 @@ package library
 import (
 	"hodometer/core/count/score"
 	"hodometer/core/drill"
-	"hodometer/core/people/progress"
+	"hodometer/core/people/ladder"
 	"hodometer/core/sport/court"
 	"hodometer/core/sport/feed"
 	"hodometer/core/sport/sports"
@@ -18,7 +18,7 @@ func exchanged(from, partner court.Mark, tasks []feed.Task, groups ...feed.Repea
 		Sport:         court.Tennis,
 		Court:         "tennis",
 		Stroke:        sports.ForehandVolley,
-		Rung:          progress.Consistency,
+		Rung:          ladder.Consistency,
 		Places:        []drill.Place{at(drill.Start, from), at(drill.Start, partner), at(drill.Feeder, partner)},
 		Pattern: feed.Pattern{
 			Method:    feed.Partner,

@@ -12,7 +12,7 @@ import (
 	"hodometer/core/drill/simulation"
 	"hodometer/core/people/coach"
 	"hodometer/core/people/footwork"
-	"hodometer/core/people/progress"
+	"hodometer/core/people/ladder"
 	"hodometer/core/people/student"
 	"hodometer/core/sport/court"
 	"hodometer/core/sport/feed"
@@ -206,9 +206,9 @@ func TestNamesAndLaddersChangeNoChance(t *testing.T) {
 		require.NoError(t, err)
 		for _, stroke := range []sports.Stroke{sports.Serve, sports.Lob, sports.ForehandVolley} {
 			other := d.Clone()
-			other.Name, other.Summary, other.Stroke, other.Rung = "Another", "", stroke, progress.Pace
+			other.Name, other.Summary, other.Stroke, other.Rung = "Another", "", stroke, ladder.Pace
 			for i := range other.Measures {
-				other.Measures[i].Stroke, other.Measures[i].Rung = stroke, progress.Pace
+				other.Measures[i].Stroke, other.Measures[i].Rung = stroke, ladder.Pace
 			}
 			known, err := playerfit.Know(t.Context(), other, player, student.Club, coach.Default())
 			require.NoError(t, err)

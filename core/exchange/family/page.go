@@ -14,6 +14,7 @@ import (
 	"hodometer/core/drill"
 	"hodometer/core/drill/catalogue"
 	"hodometer/core/drill/library"
+	"hodometer/core/people/ladder"
 	"hodometer/core/people/progress"
 	"hodometer/core/people/student"
 	"hodometer/core/sport/court"
@@ -45,7 +46,7 @@ type Met struct{ Day, Drill, Goal string }
 // Passed is a milestone that was passed.
 type Passed struct {
 	Stroke sports.Stroke
-	Rung   progress.Rung
+	Rung   ladder.Quality
 }
 
 // Page is what is told.
@@ -63,8 +64,8 @@ type Page struct {
 // Stroke is what is told of a stroke, with where it stands on its ladder.
 type Stroke struct {
 	Name   string
-	Here   progress.Rung
-	Behind []progress.Rung // milestones that were passed in the time
+	Here   ladder.Quality
+	Behind []ladder.Quality // milestones that were passed in the time
 	Counts string
 	Next   string
 }

@@ -10,6 +10,7 @@ import (
 
 	"hodometer/core/drill/library"
 	"hodometer/core/exchange/family"
+	"hodometer/core/people/ladder"
 	"hodometer/core/people/progress"
 	"hodometer/core/people/student"
 	"hodometer/core/sport/court"
@@ -39,7 +40,7 @@ func told(t *testing.T, change func(*family.Known)) family.Page {
 				Stroke: sports.Backhand,
 				Made:   80,
 				Balls:  100,
-				Advice: progress.Advise(progress.Direction, []progress.Evidence{{Made: 14, Missed: 6}}, 0),
+				Advice: progress.Advise(ladder.Direction, []progress.Evidence{{Made: 14, Missed: 6}}, 0),
 			},
 		},
 		Met: []family.Met{
@@ -64,7 +65,7 @@ func TestAPageSaysInPlainWordsWhatWasWorkedOn(t *testing.T) {
 	require.Equal(t, []family.Stroke{
 		{
 			Name:   "backhand",
-			Here:   progress.Direction,
+			Here:   ladder.Direction,
 			Counts: "80 of 100 balls made, 8 of 10.",
 			Next: "Next milestone: direction, sending it to a chosen side. It is reached with 8 of 10; so far 14 of 20 on " +
 				"the way to it.",
@@ -85,7 +86,7 @@ func TestAPageSaysInPlainWordsWhatWasWorkedOn(t *testing.T) {
 func TestTheNextMilestoneIsThatOfTheAdvice(t *testing.T) {
 	next := func(made, missed int) string {
 		return told(t, func(k *family.Known) {
-			k.Strokes[0].Advice = progress.Advise(progress.Direction, []progress.Evidence{{Made: made, Missed: missed}}, 0)
+			k.Strokes[0].Advice = progress.Advise(ladder.Direction, []progress.Evidence{{Made: made, Missed: missed}}, 0)
 		}).Strokes[0].Next
 	}
 	require.Contains(t, next(40, 2), "Direction is reached")
@@ -130,7 +131,7 @@ func TestPracticeAloneNeedsNobody(t *testing.T) {
 			p := told(t, func(k *family.Known) {
 				k.Player.Sport, k.Player.Limit = sport, limit
 				k.Strokes = []family.Worked{
-					{Stroke: sports.Serve, Made: 3, Balls: 9, Advice: progress.Advise(progress.Direction, nil, 0)},
+					{Stroke: sports.Serve, Made: 3, Balls: 9, Advice: progress.Advise(ladder.Direction, nil, 0)},
 				}
 			})
 			for _, practice := range p.Practice {
@@ -172,7 +173,7 @@ func TestWhatIsSparedIsNotSetForHome(t *testing.T) {
 				for _, stroke := range sports.Of(sport).Strokes {
 					k.Strokes = append(
 						k.Strokes,
-						family.Worked{Stroke: stroke, Made: 8, Balls: 10, Advice: progress.Advise(progress.Direction, nil, 0)},
+						family.Worked{Stroke: stroke, Made: 8, Balls: 10, Advice: progress.Advise(ladder.Direction, nil, 0)},
 					)
 				}
 			})

@@ -9,7 +9,7 @@ import (
 	"hodometer/core/drill/library"
 	"hodometer/core/lesson/offer"
 	"hodometer/core/people/coach"
-	"hodometer/core/people/progress"
+	"hodometer/core/people/ladder"
 	"hodometer/core/people/student"
 	"hodometer/core/sport/court"
 	"hodometer/core/sport/sports"
@@ -25,14 +25,14 @@ func TestWhatIsOffered(t *testing.T) {
 		entries = append(entries, catalogue.New(stored.ID, true, i%50 == 49, stored.Document, 5+float64(i%11), stored.Levels))
 	}
 	ada := catalogue.Learner{Name: "Ada", Sport: court.Tennis, Level: student.Club,
-		Needs: []catalogue.Need{{Stroke: sports.Forehand, Rung: progress.Depth}}}
+		Needs: []catalogue.Need{{Stroke: sports.Forehand, Rung: ladder.Depth}}}
 	ben := catalogue.Learner{
 		Name:  "Ben",
 		Sport: court.Tennis,
 		Level: student.Beginner,
 		Needs: []catalogue.Need{
-			{Stroke: sports.Backhand, Rung: progress.Consistency},
-			{Stroke: sports.Forehand, Rung: progress.Depth},
+			{Stroke: sports.Backhand, Rung: ladder.Consistency},
+			{Stroke: sports.Forehand, Rung: ladder.Depth},
 		},
 		Rests: []student.Strain{student.Strain("").Enum()[1].(student.Strain)},
 	}

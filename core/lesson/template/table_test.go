@@ -10,7 +10,7 @@ import (
 	"hodometer/core/drill/library"
 	"hodometer/core/lesson"
 	"hodometer/core/lesson/template"
-	"hodometer/core/people/progress"
+	"hodometer/core/people/ladder"
 	"hodometer/core/people/student"
 	"hodometer/core/sport/court"
 	"hodometer/core/sport/sports"
@@ -40,7 +40,7 @@ func TestWhatShapesBecome(t *testing.T) {
 		d.Blocks, d.Minutes, d.Space.Courts = nil, max(10, shape.Minutes-10*(i%3)), i%3
 		needs := map[string][]catalogue.Need{}
 		strokes := sports.Of(sport).Strokes
-		rungs := progress.Rung("").Enum()
+		rungs := ladder.Quality("").Enum()
 		for k := range in.People {
 			p := &in.People[k].Profile
 			p.Sport, p.Level, p.Age = sport, student.LevelsFor(sport)[(i+k)%3], student.Adult
@@ -54,7 +54,7 @@ func TestWhatShapesBecome(t *testing.T) {
 			}
 			if (i+k)%3 > 0 {
 				needs[in.People[k].ID] = []catalogue.Need{
-					{Stroke: strokes[(i+k)%len(strokes)], Rung: rungs[(i+2*k)%len(rungs)].(progress.Rung)},
+					{Stroke: strokes[(i+k)%len(strokes)], Rung: rungs[(i+2*k)%len(rungs)].(ladder.Quality)},
 				}
 			}
 		}

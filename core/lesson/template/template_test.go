@@ -15,7 +15,7 @@ import (
 	"hodometer/core/lesson/schedule"
 	"hodometer/core/lesson/template"
 	"hodometer/core/people/coach"
-	"hodometer/core/people/progress"
+	"hodometer/core/people/ladder"
 	"hodometer/core/people/student"
 	"hodometer/core/sport/court"
 	"hodometer/core/sport/sports"
@@ -77,8 +77,8 @@ func TestATemplateServesTheNextSteps(t *testing.T) {
 	pair, ok := template.FindTemplate("Hour for a pair")
 	require.True(t, ok)
 	needs := map[string][]catalogue.Need{
-		"ada": {{Stroke: sports.Backhand, Rung: progress.Depth}},
-		"ben": {{Stroke: sports.ForehandVolley, Rung: progress.Consistency}},
+		"ada": {{Stroke: sports.Backhand, Rung: ladder.Depth}},
+		"ben": {{Stroke: sports.ForehandVolley, Rung: ladder.Consistency}},
 	}
 	filled, err := pair.Fill(t.Context(), d, needs, library.All(), fresh, in)
 	require.NoError(t, err)

@@ -16,7 +16,7 @@ import (
 	"hodometer/core/lesson/plan"
 	"hodometer/core/lesson/schedule"
 	"hodometer/core/people/coach"
-	"hodometer/core/people/progress"
+	"hodometer/core/people/ladder"
 	"hodometer/core/sport/court"
 	"hodometer/core/sport/sports"
 )
@@ -43,17 +43,17 @@ type Kit struct {
 
 // Attempt is what one student did at one measure of a drill in one block, with what it stood for then.
 type Attempt struct {
-	Lesson  string        `json:"lesson"`
-	Block   string        `json:"block"`
-	Student string        `json:"student"`
-	Drill   string        `json:"drill"`
-	Name    string        `json:"name" description:"Of the drill"`
-	Version string        `json:"version" description:"Which of it was played, in words; empty: as it is written, or not known"`
-	Stroke  sports.Stroke `json:"stroke"`
-	Rung    progress.Rung `json:"rung"`
-	Measure drill.Measure `json:"measure" description:"As it was then"`
-	Aim     *court.Point  `json:"aim" description:"Where the target was, on the court; null where that is not known"`
-	At      time.Time     `json:"at" description:"When it began"`
+	Lesson  string         `json:"lesson"`
+	Block   string         `json:"block"`
+	Student string         `json:"student"`
+	Drill   string         `json:"drill"`
+	Name    string         `json:"name" description:"Of the drill"`
+	Version string         `json:"version" description:"Which of it was played, in words; empty: as it is written, or not known"`
+	Stroke  sports.Stroke  `json:"stroke"`
+	Rung    ladder.Quality `json:"rung"`
+	Measure drill.Measure  `json:"measure" description:"As it was then"`
+	Aim     *court.Point   `json:"aim" description:"Where the target was, on the court; null where that is not known"`
+	At      time.Time      `json:"at" description:"When it began"`
 }
 
 // Run is what one device counted of an attempt.

@@ -6,8 +6,3 @@ package progress
 func (Decision) Enum() []any {
 	return []any{StepUp, Stay, StepBack}
 }
-
-// Enum lists the values in the order in which they are offered.
-func (Rung) Enum() []any {
-	return []any{Consistency, Direction, Depth, Spin, Pace}
-}

@@ -6,6 +6,7 @@ import (
 	"time"
 
 	"hodometer/core/basics/invalid"
+	"hodometer/core/people/ladder"
 	"hodometer/core/sport/court"
 	"hodometer/core/sport/sports"
 )
@@ -24,9 +25,9 @@ type Ladders struct {
 
 // Reached is a rung that a player came to.
 type Reached struct {
-	Stroke sports.Stroke `json:"stroke"`
-	Rung   Rung          `json:"rung"`
-	At     time.Time     `json:"at"`
+	Stroke sports.Stroke  `json:"stroke"`
+	Rung   ladder.Quality `json:"rung"`
+	At     time.Time      `json:"at"`
 }
 
 // Check says what is wrong with ladders beyond their shape.

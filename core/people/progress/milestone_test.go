@@ -5,6 +5,8 @@ import (
 	"testing"
 	"time"
 
+	"hodometer/core/people/ladder"
+
 	"github.com/stretchr/testify/require"
 	"pgregory.net/rapid"
 )
@@ -15,38 +17,38 @@ func onDay(n int) time.Time { return time.Date(2026, 3, n, 12, 0, 0, 0, time.UTC
 // does not count.
 func TestAMilestoneHasWhatWasMadeOnItsRung(t *testing.T) {
 	evidence := []Evidence{
-		{At: onDay(1), Rung: Consistency, Made: 20, Missed: 5},
-		{At: onDay(2), Rung: Depth, Made: 9, Missed: 1},
-		{At: onDay(5), Rung: Consistency, Made: 4, Missed: 1},
-		{At: onDay(8), Rung: Consistency, Made: 3},
-		{At: onDay(9), Rung: Direction, Made: 8, Missed: 2},
+		{At: onDay(1), Rung: ladder.Consistency, Made: 20, Missed: 5},
+		{At: onDay(2), Rung: ladder.Depth, Made: 9, Missed: 1},
+		{At: onDay(5), Rung: ladder.Consistency, Made: 4, Missed: 1},
+		{At: onDay(8), Rung: ladder.Consistency, Made: 3},
+		{At: onDay(9), Rung: ladder.Direction, Made: 8, Missed: 2},
 	}
-	up := []Stand{{Direction, onDay(6)}, {Depth, onDay(12)}}
+	up := []Stand{{ladder.Direction, onDay(6)}, {ladder.Depth, onDay(12)}}
 	first, second := Milestone{
-		Rung:  Consistency,
-		Next:  Direction,
+		Rung:  ladder.Consistency,
+		Next:  ladder.Direction,
 		At:    onDay(6),
 		Made:  24,
 		Balls: 30,
 	}, Milestone{
-		Rung:  Direction,
-		Next:  Depth,
+		Rung:  ladder.Direction,
+		Next:  ladder.Depth,
 		At:    onDay(12),
 		Made:  8,
 		Balls: 10,
 	}
-	require.Equal(t, []Milestone{first, second}, Milestones(Consistency, up, evidence))
+	require.Equal(t, []Milestone{first, second}, Milestones(ladder.Consistency, up, evidence))
 
-	back := append(slices.Clone(up), Stand{Direction, onDay(14)})
-	require.Equal(t, []Milestone{first}, Milestones(Consistency, back, evidence), "a step back takes it back")
-	require.Empty(t, Milestones(Consistency, append(up, Stand{Consistency, onDay(14)}), evidence))
-	require.Empty(t, Milestones(Depth, []Stand{{Depth, onDay(3)}}, evidence), "to be put on a rung is no milestone")
+	back := append(slices.Clone(up), Stand{ladder.Direction, onDay(14)})
+	require.Equal(t, []Milestone{first}, Milestones(ladder.Consistency, back, evidence), "a step back takes it back")
+	require.Empty(t, Milestones(ladder.Consistency, append(up, Stand{ladder.Consistency, onDay(14)}), evidence))
+	require.Empty(t, Milestones(ladder.Depth, []Stand{{ladder.Depth, onDay(3)}}, evidence), "to be put on a rung is no milestone")
 }
 
 // Whatever ways a student goes, milestones lie below the rung they stand on, each once, and lead from one to the next.
 func TestMilestonesLeadToWhereTheyStand(t *testing.T) {
 	rapid.Check(t, func(t *rapid.T) {
-		rung := rapid.SampledFrom(Ladder())
+		rung := rapid.SampledFrom(ladder.Qualities())
 		began := rung.Draw(t, "began")
 		var stands []Stand
 		here := began
@@ -56,19 +58,19 @@ func TestMilestonesLeadToWhereTheyStand(t *testing.T) {
 		}
 		list := Milestones(began, stands, nil)
 		for i, m := range list {
-			require.Less(t, m.Rung.index(), m.Next.index())
-			require.Less(t, m.Rung.index(), here.index())
+			require.Less(t, m.Rung.Index(), m.Next.Index())
+			require.Less(t, m.Rung.Index(), here.Index())
 			if i > 0 {
-				require.Less(t, list[i-1].Rung.index(), m.Rung.index())
+				require.Less(t, list[i-1].Rung.Index(), m.Rung.Index())
 				require.True(t, m.At.After(list[i-1].At))
 			}
 		}
-		require.LessOrEqual(t, len(list), len(Ladder())-1)
+		require.LessOrEqual(t, len(list), len(ladder.Qualities())-1)
 	})
 }
 
 func TestEveryRungHasPlainWords(t *testing.T) {
-	for _, r := range Ladder() {
+	for _, r := range ladder.Qualities() {
 		require.NotEmpty(t, r.Plain())
 	}
 }

@@ -6,13 +6,14 @@ import (
 
 	"hodometer/core/basics/metric"
 	"hodometer/core/basics/units"
+	"hodometer/core/people/ladder"
 )
 
 // Evidence is what one student did in one run of one drill.
 type Evidence struct {
 	At     time.Time
 	Drill  string
-	Rung   Rung
+	Rung   ladder.Quality
 	Made   int
 	Missed int
 }
@@ -30,8 +31,8 @@ const (
 // Advice is a decision with its reason.
 type Advice struct {
 	Decision   Decision          `json:"decision"`
-	Rung       Rung              `json:"rung" description:"Where the student stands"`
-	Next       Rung              `json:"next" description:"Where the decision leads; the same rung for stay"`
+	Rung       ladder.Quality    `json:"rung" description:"Where the student stands"`
+	Next       ladder.Quality    `json:"next" description:"Where the decision leads; the same rung for stay"`
 	Reason     string            `json:"reason"`
 	Made       int               `json:"made"`
 	Balls      int               `json:"balls"`
@@ -62,15 +63,15 @@ func backTest() Sequential {
 // Two sequential tests run over the same counts: met (8 of 10) against not yet (6 of 10) for a step
 // up, and not yet against too hard (4 of 10) for a step back. Engagement is the latest figure out of
 // ten, or 0 where none was given; a low one holds a step up back but is never mixed into the rates.
-func Advise(rung Rung, evidence []Evidence, engagement int) Advice {
+func Advise(rung ladder.Quality, evidence []Evidence, engagement int) Advice {
 	var made, missed int
 	for _, e := range evidence {
 		made += e.Made
 		missed += e.Missed
 	}
 	a := Advice{Decision: Stay, Rung: rung, Next: rung, Made: made, Balls: made + missed}
-	higher, canRise := rung.step(1)
-	lower, canFall := rung.step(-1)
+	higher, canRise := rung.Step(1)
+	lower, canFall := rung.Step(-1)
 	met := upTest().Decide(made, missed) == ForHigh
 	hard := backTest().Decide(made, missed) == ForLow
 	score := fmt.Sprintf("%d of %s", made, units.Balls(a.Balls))

@@ -7,6 +7,7 @@ import (
 	"github.com/stretchr/testify/require"
 	"pgregory.net/rapid"
 
+	"hodometer/core/people/ladder"
 	"hodometer/core/people/progress"
 	"hodometer/internal/long"
 )
@@ -34,26 +35,26 @@ func TestAdvise(t *testing.T) {
 	}
 	for _, c := range []struct {
 		name       string
-		rung       progress.Rung
+		rung       ladder.Quality
 		evidence   []progress.Evidence
 		engagement int
 		want       progress.Decision
-		next       progress.Rung
+		next       ladder.Quality
 		says       string
 	}{
-		{"nothing counted, nothing known", progress.Depth, nil, 0, progress.Stay, progress.Depth, "nothing is known"},
-		{"20 of 20 steps up", progress.Direction, run(20, 0), 0, progress.StepUp, progress.Depth, "Go on to depth"},
-		{"8 of 10 may be luck", progress.Direction, run(8, 2), 0, progress.Stay, progress.Direction, "not clear yet"},
-		{"32 of 40 is no luck", progress.Direction, run(32, 8), 0, progress.StepUp, progress.Depth, "32 of 40"},
-		{"6 of 10 stays", progress.Direction, run(18, 12), 0, progress.Stay, progress.Direction, "not clear"},
-		{"5 of 20 steps back", progress.Direction, run(5, 15), 0, progress.StepBack, progress.Consistency,
+		{"nothing counted, nothing known", ladder.Depth, nil, 0, progress.Stay, ladder.Depth, "nothing is known"},
+		{"20 of 20 steps up", ladder.Direction, run(20, 0), 0, progress.StepUp, ladder.Depth, "Go on to depth"},
+		{"8 of 10 may be luck", ladder.Direction, run(8, 2), 0, progress.Stay, ladder.Direction, "not clear yet"},
+		{"32 of 40 is no luck", ladder.Direction, run(32, 8), 0, progress.StepUp, ladder.Depth, "32 of 40"},
+		{"6 of 10 stays", ladder.Direction, run(18, 12), 0, progress.Stay, ladder.Direction, "not clear"},
+		{"5 of 20 steps back", ladder.Direction, run(5, 15), 0, progress.StepBack, ladder.Consistency,
 			"go back to consistency"},
-		{"the first rung has nothing below it", progress.Consistency, run(5, 15), 0, progress.Stay, progress.Consistency,
+		{"the first rung has nothing below it", ladder.Consistency, run(5, 15), 0, progress.Stay, ladder.Consistency,
 			"first rung"},
-		{"the last rung has nothing above it", progress.Pace, run(20, 0), 0, progress.Stay, progress.Pace, "top rung"},
-		{"boredom holds a step up back", progress.Depth, run(20, 0), 5, progress.Stay, progress.Depth, "engagement was 5"},
-		{"good engagement does not", progress.Depth, run(20, 0), 7, progress.StepUp, progress.Spin, "Go on to spin"},
-		{"runs add up", progress.Depth, append(run(4, 0), run(4, 0)...), 0, progress.StepUp, progress.Spin, "8 of 8"},
+		{"the last rung has nothing above it", ladder.Pace, run(20, 0), 0, progress.Stay, ladder.Pace, "top rung"},
+		{"boredom holds a step up back", ladder.Depth, run(20, 0), 5, progress.Stay, ladder.Depth, "engagement was 5"},
+		{"good engagement does not", ladder.Depth, run(20, 0), 7, progress.StepUp, ladder.Spin, "Go on to spin"},
+		{"runs add up", ladder.Depth, append(run(4, 0), run(4, 0)...), 0, progress.StepUp, ladder.Spin, "8 of 8"},
 	} {
 		t.Run(c.name, func(t *testing.T) {
 			a := progress.Advise(c.rung, c.evidence, c.engagement)
@@ -69,8 +70,8 @@ func TestMoreMakesNeverStepBack(t *testing.T) {
 	order := map[progress.Decision]int{progress.StepBack: 0, progress.Stay: 1, progress.StepUp: 2}
 	long.Check(t, func(t *rapid.T) {
 		made, missed := rapid.IntRange(0, 60).Draw(t, "made"), rapid.IntRange(0, 60).Draw(t, "missed")
-		now := progress.Advise(progress.Depth, []progress.Evidence{{Made: made, Missed: missed}}, 0)
-		then := progress.Advise(progress.Depth, []progress.Evidence{{Made: made + 1, Missed: missed}}, 0)
+		now := progress.Advise(ladder.Depth, []progress.Evidence{{Made: made, Missed: missed}}, 0)
+		then := progress.Advise(ladder.Depth, []progress.Evidence{{Made: made + 1, Missed: missed}}, 0)
 		require.GreaterOrEqual(t, order[then.Decision], order[now.Decision])
 	})
 }

@@ -5,6 +5,7 @@ import (
 	"slices"
 	"time"
 
+	"hodometer/core/people/ladder"
 	"hodometer/core/sport/sports"
 )
 
@@ -14,7 +15,7 @@ type Done struct {
 	At     time.Time
 	Name   string // of the drill
 	Stroke sports.Stroke
-	Rung   Rung
+	Rung   ladder.Quality
 	Balls  int
 	Made   int
 	Missed int
@@ -29,10 +30,10 @@ type Placed struct {
 
 // OnStroke is where a student stands with one stroke.
 type OnStroke struct {
-	Stroke sports.Stroke `json:"stroke"`
-	Ladder []Rung        `json:"ladder" description:"All rungs, lowest first"`
-	Advice Advice        `json:"advice"`
-	Rests  bool          `json:"rests" description:"The student is spared it while something hurts: nothing is proposed"`
+	Stroke sports.Stroke    `json:"stroke"`
+	Ladder []ladder.Quality `json:"ladder" description:"All rungs, lowest first"`
+	Advice Advice           `json:"advice"`
+	Rests  bool             `json:"rests" description:"The student is spared it while something hurts: nothing is proposed"`
 
 	Milestones []Milestone `json:"milestones" description:"That are behind the student, the lowest rung first"`
 }
@@ -42,7 +43,7 @@ type OnStroke struct {
 // not known.
 func Strokes(done []Done, placed []Placed, engagement int) []OnStroke {
 	var order []sports.Stroke
-	stands, began := map[sports.Stroke][]Stand{}, map[sports.Stroke]Rung{}
+	stands, began := map[sports.Stroke][]Stand{}, map[sports.Stroke]ladder.Quality{}
 	for _, p := range placed {
 		if len(stands[p.Stroke]) == 0 {
 			order = append(order, p.Stroke)
@@ -76,7 +77,7 @@ func Strokes(done []Done, placed []Placed, engagement int) []OnStroke {
 			func(e Evidence) bool { return e.Rung != here.Rung || !e.At.After(here.At) },
 		)
 		list[i] = OnStroke{
-			Stroke: stroke, Ladder: Ladder(), Advice: Advise(here.Rung, onIt, engagement),
+			Stroke: stroke, Ladder: ladder.Qualities(), Advice: Advise(here.Rung, onIt, engagement),
 			Milestones: Milestones(began[stroke], stands[stroke], evidence[stroke]),
 		}
 	}

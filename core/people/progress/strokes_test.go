@@ -6,6 +6,7 @@ import (
 
 	"github.com/stretchr/testify/require"
 
+	"hodometer/core/people/ladder"
 	"hodometer/core/people/progress"
 	"hodometer/core/sport/sports"
 )
@@ -18,7 +19,7 @@ func TestStrokesStandWhereTheStudentWasPutLast(t *testing.T) {
 			At:     day(1),
 			Name:   "Coin",
 			Stroke: sports.Forehand,
-			Rung:   progress.Direction,
+			Rung:   ladder.Direction,
 			Balls:  20,
 			Made:   15,
 			Missed: 5,
@@ -28,7 +29,7 @@ func TestStrokesStandWhereTheStudentWasPutLast(t *testing.T) {
 			At:     day(8),
 			Name:   "Coin",
 			Stroke: sports.Forehand,
-			Rung:   progress.Depth,
+			Rung:   ladder.Depth,
 			Balls:  20,
 			Made:   19,
 			Missed: 1,
@@ -38,14 +39,14 @@ func TestStrokesStandWhereTheStudentWasPutLast(t *testing.T) {
 			At:     day(15),
 			Name:   "Serve",
 			Stroke: sports.Serve,
-			Rung:   progress.Consistency,
+			Rung:   ladder.Consistency,
 			Balls:  10,
 			Made:   5,
 			Missed: 5,
 		},
 	}
-	on := func(placed ...progress.Placed) map[sports.Stroke]progress.Rung {
-		rungs := map[sports.Stroke]progress.Rung{}
+	on := func(placed ...progress.Placed) map[sports.Stroke]ladder.Quality {
+		rungs := map[sports.Stroke]ladder.Quality{}
 		for _, each := range progress.Strokes(done, placed, 0) {
 			rungs[each.Stroke] = each.Advice.Rung
 		}
@@ -53,20 +54,20 @@ func TestStrokesStandWhereTheStudentWasPutLast(t *testing.T) {
 	}
 	require.Equal(
 		t,
-		map[sports.Stroke]progress.Rung{sports.Forehand: progress.Direction, sports.Serve: progress.Consistency},
+		map[sports.Stroke]ladder.Quality{sports.Forehand: ladder.Direction, sports.Serve: ladder.Consistency},
 		on(),
 		"the first drill says where they stand",
 	)
-	later := progress.Placed{Stroke: sports.Forehand, Stand: progress.Stand{Rung: progress.Depth, At: day(7)}}
-	require.Equal(t, progress.Depth, on(later)[sports.Forehand])
+	later := progress.Placed{Stroke: sports.Forehand, Stand: progress.Stand{Rung: ladder.Depth, At: day(7)}}
+	require.Equal(t, ladder.Depth, on(later)[sports.Forehand])
 	// On depth only what was done on it since counts: 19 of 20.
 	for _, each := range progress.Strokes(done, []progress.Placed{later}, 0) {
 		if each.Stroke == sports.Forehand {
 			require.Equal(t, 20, each.Advice.Balls)
 		}
 	}
-	volley := progress.Placed{Stroke: sports.ForehandVolley, Stand: progress.Stand{Rung: progress.Pace, At: day(2)}}
-	require.Equal(t, progress.Pace, on(volley)[sports.ForehandVolley], "also one that no drill was done for")
+	volley := progress.Placed{Stroke: sports.ForehandVolley, Stand: progress.Stand{Rung: ladder.Pace, At: day(2)}}
+	require.Equal(t, ladder.Pace, on(volley)[sports.ForehandVolley], "also one that no drill was done for")
 }
 
 func TestFaultsAreFollowedFromTheLessonInWhichTheyWereSeenFirst(t *testing.T) {

@@ -5,6 +5,7 @@ import (
 	"strings"
 	"testing"
 
+	"hodometer/core/people/ladder"
 	"hodometer/core/people/progress"
 	"hodometer/internal/golden"
 )
@@ -26,7 +27,7 @@ func TestTheTestOfARungAtEveryCount(t *testing.T) {
 			fmt.Fprintln(&b)
 		}
 	}
-	for i, rung := range progress.Ladder() {
+	for i, rung := range ladder.Qualities() {
 		fmt.Fprintln(&b, rung, rung.Plain())
 		for engagement := 1; engagement <= 5; engagement++ {
 			for _, made := range []int{0, 6, 13, 24} {

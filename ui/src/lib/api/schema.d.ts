@@ -2943,7 +2943,7 @@ export interface components {
             order?: components["schemas"]["DrillOrder"];
             pattern: components["schemas"]["FeedPattern"];
             places: components["schemas"]["DrillPlace"][];
-            rung: components["schemas"]["ProgressRung"];
+            rung: components["schemas"]["LadderQuality"];
             /**
              * Format: double
              * @description Seconds to set the court and explain
@@ -3000,7 +3000,7 @@ export interface components {
         DrillHistory: {
             drill: string;
             name: string;
-            rung: components["schemas"]["ProgressRung"];
+            rung: components["schemas"]["LadderQuality"];
             stroke: components["schemas"]["SportsStroke"];
             times: components["schemas"]["DrillTime"][];
         };
@@ -3020,7 +3020,7 @@ export interface components {
             /** @description How near to play; empty: as its balls come */
             realism?: components["schemas"]["DrillRealism"];
             /** @description empty: the drill's */
-            rung?: components["schemas"]["ProgressRung"];
+            rung?: components["schemas"]["LadderQuality"];
             /** @description Whose ladder it counts on; empty: the drill's */
             stroke?: components["schemas"]["SportsStroke"];
             /** @description Where balls go; none: in is enough */
@@ -4356,9 +4356,11 @@ export interface components {
         /** @enum {string} */
         KeepingWhy: "daily" | "on demand" | "before an update" | "before a restore" | "before an import";
         LadderPosition: {
-            rung: components["schemas"]["ProgressRung"];
+            rung: components["schemas"]["LadderQuality"];
             stroke: components["schemas"]["SportsStroke"];
         };
+        /** @enum {string} */
+        LadderQuality: "consistency" | "direction" | "depth" | "spin" | "pace";
         Latest: {
             /** @description Another one whenever anything was stored, or the program was started again */
             write: string;
@@ -5245,10 +5247,10 @@ export interface components {
             held: boolean;
             made: number;
             /** @description Where the decision leads; the same rung for stay */
-            next: components["schemas"]["ProgressRung"];
+            next: components["schemas"]["LadderQuality"];
             reason: string;
             /** @description Where the student stands */
-            rung: components["schemas"]["ProgressRung"];
+            rung: components["schemas"]["LadderQuality"];
         };
         /** @enum {string} */
         ProgressDecision: "step up" | "stay" | "step back";
@@ -5275,14 +5277,14 @@ export interface components {
             /** @description Balls made on it, from when they came to it */
             made: number;
             /** @description That they went on to */
-            next: components["schemas"]["ProgressRung"];
+            next: components["schemas"]["LadderQuality"];
             /** @description That is behind them */
-            rung: components["schemas"]["ProgressRung"];
+            rung: components["schemas"]["LadderQuality"];
         };
         ProgressOnStroke: {
             advice: components["schemas"]["ProgressAdvice"];
             /** @description All rungs, lowest first */
-            ladder: components["schemas"]["ProgressRung"][];
+            ladder: components["schemas"]["LadderQuality"][];
             /** @description That are behind the student, the lowest rung first */
             milestones: components["schemas"]["ProgressMilestone"][];
             /** @description The student is spared it while something hurts: nothing is proposed */
@@ -5292,11 +5294,9 @@ export interface components {
         ProgressReached: {
             /** Format: date-time */
             at: string;
-            rung: components["schemas"]["ProgressRung"];
+            rung: components["schemas"]["LadderQuality"];
             stroke: components["schemas"]["SportsStroke"];
         };
-        /** @enum {string} */
-        ProgressRung: "consistency" | "direction" | "depth" | "spin" | "pace";
         ProgressWatched: {
             /** Format: date-time */
             at: string;
@@ -7006,7 +7006,7 @@ export interface components {
             measure: components["schemas"]["DrillMeasure"];
             /** @description Of the drill */
             name: string;
-            rung: components["schemas"]["ProgressRung"];
+            rung: components["schemas"]["LadderQuality"];
             /** @description By their identifiers */
             runs: components["schemas"]["UnderwayRun"][];
             stroke: components["schemas"]["SportsStroke"];
@@ -7280,7 +7280,7 @@ export interface components {
             /** @description Ways in which a group changes places */
             rotations: components["schemas"]["RotationKind"][];
             /** @description Of a ladder, lowest first */
-            rungs: components["schemas"]["ProgressRung"][];
+            rungs: components["schemas"]["LadderQuality"][];
             sides: components["schemas"]["StudentSide"][];
             sports: components["schemas"]["SportWords"][];
             /** @description What lengths a block comes in */
@@ -8072,7 +8072,7 @@ export interface operations {
                 first?: components["schemas"]["CourtSport"];
                 /** @description Its ladder, or any of its balls */
                 stroke?: components["schemas"]["SportsStroke"];
-                trains?: components["schemas"]["ProgressRung"];
+                trains?: components["schemas"]["LadderQuality"];
                 level?: components["schemas"]["StudentLevel"];
                 /** @description That there are; 0: any number */
                 players?: number;
