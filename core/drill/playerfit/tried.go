@@ -14,7 +14,7 @@ import (
 
 // Model is the number of what the model makes of a drill for a level: another one wherever some attempt becomes harder
 // or easier. What is kept of an attempt under an older number is worked out anew.
-const Model = 1
+const Model = 2
 
 // Tried is one attempt at a measure for somebody's skill: at which stroke, what their level makes of its balls, and
 // whether points are played.

@@ -84,12 +84,21 @@ const beside = 0.8
 func (d Drill) hardest(stroke sports.Stroke) float64 {
 	of := sports.Of(d.World.Court.Sport)
 	if first, ok := of.Striking.First[stroke]; ok {
-		return first * sports.AboveHead(d.power())
+		most := first * sports.AboveHead(d.power())
+		if d.underhand(stroke) {
+			most = math.Max(most, of.Striking.Hardest*d.power())
+		}
+		return most
 	}
 	if of.Overhead(stroke) {
 		return of.Striking.Hardest * sports.AboveHead(d.power())
 	}
 	return beside * of.Striking.Hardest * d.power()
+}
+
+// underhand says whether a ball is served from beside the body: whoever is not strong takes a swing that reaches.
+func (d Drill) underhand(stroke sports.Stroke) bool {
+	return stroke == sports.Serve && !sports.Of(d.World.Court.Sport).Overhead(stroke)
 }
 
 // power is how hard its players strike: where nothing is said, as a club player does.
@@ -123,7 +132,12 @@ func (d Drill) struck(t feed.Task, from flight.Vec, landing court.Point, share f
 	case want.By == flight.ByApex:
 		want.Value = math.Max(want.Value, from.Z+0.5)
 	}
-	return d.World.Aim(want)
+	l, err = d.World.Aim(want)
+	if err != nil && want.By == flight.BySpeed && d.underhand(t.Stroke) {
+		t.Stroke = ""
+		return d.byPace(t, from, landing, 1)
+	}
+	return l, err
 }
 
 // ownPace is how many times as fast as its pace a player's own stroke goes: the paces are a club player's on the full
