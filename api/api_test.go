@@ -248,7 +248,7 @@ func TestALessonFromPlanToNextStep(t *testing.T) {
 		Next:       p.Strokes,
 	}, after.Students[0], "the next step is the same as on the student's page")
 	require.EqualValues(t, "step up", p.Strokes[0].Advice.Decision)
-	require.EqualValues(t, "direction", p.Strokes[0].Advice.Rung)
+	require.EqualValues(t, "consistency", p.Strokes[0].Advice.Rung, "who was put nowhere begins at the ground")
 	require.Equal(t, 23, p.Drills[0].Times[0].Count.Made)
 	c.now = c.now.Add(time.Hour)
 	p = read[repository.Progress](

@@ -116,6 +116,8 @@ type Standing struct {
 	Positions []store.LadderPosition
 	remarks   []DatedRemark // the newest first
 	of        student.Profile
+	steps     steps
+	now       time.Time
 }
 
 // Standing is all that a student's next step is told from.
@@ -131,20 +133,16 @@ func (s *Repository) Standing(ctx context.Context, id string) (at Standing, err 
 		return at, err
 	}
 	record, err := s.Store.Students.Get(ctx, id)
+	if err != nil {
+		return at, err
+	}
 	at.of = record.Document
-	return at, err
+	return at, s.stepsOf(ctx, id, &at)
 }
 
-// Strokes asks for advice on every stroke, with how engaged the student was last; of one that they are spared there is
-// none.
+// Strokes asks for advice on every stroke; of one that they are spared there is none.
 func (at Standing) Strokes() []progress.OnStroke {
-	engagement := 0
-	for _, remark := range slices.Backward(at.remarks) {
-		if remark.Engagement > 0 {
-			engagement = remark.Engagement
-		}
-	}
-	list := progress.Strokes(at.ladder, at.placed(), engagement)
+	list := progress.Strokes(at.ladder, at.placed(), at.known)
 	for i, each := range list {
 		if spared := at.of.Spared(drill.Document{Sport: at.of.Sport, Stroke: each.Stroke}.Strains()); len(spared) > 0 {
 			list[i].Rests, list[i].Advice = true, each.Advice.Resting(student.Joined(spared))

@@ -17,9 +17,10 @@ import (
 )
 
 // Standard is the drill in which a rung is measured: one ball for a stroke on a court, fed alike everywhere, and a part
-// of where the stroke may go. It returns invalid.Fields, also where nobody strikes that in the sport.
-func Standard(on court.ID, stroke sports.Stroke, task ladder.Task) (drill.Document, error) {
-	d, err := Bare(on, student.Club, 1, 1, 1)
+// of where the stroke may go; for a level, whose ball it is. It returns invalid.Fields, also where nobody strikes that in
+// the sport.
+func Standard(on court.ID, level student.Level, stroke sports.Stroke, task ladder.Task) (drill.Document, error) {
+	d, err := Bare(on, level, 1, 1, 1)
 	if err != nil {
 		return d, err
 	}
@@ -27,7 +28,7 @@ func Standard(on court.ID, stroke sports.Stroke, task ladder.Task) (drill.Docume
 	if !slices.Contains(sports.Of(c.Sport).Strokes, stroke) {
 		return d, invalid.Fields{{Path: "stroke", Message: fmt.Sprintf("there is no %s in %s", stroke, c.Sport)}}
 	}
-	d.Name, d.Level, d.Stroke = "A standard task", "", stroke
+	d.Name, d.Stroke = "A standard task", stroke
 	first, from := fedFor(c, stroke, d.Pattern.Tasks[0])
 	if task.Method != "" {
 		d.Pattern.Method = task.Method
@@ -58,6 +59,16 @@ func Standard(on court.ID, stroke sports.Stroke, task ladder.Task) (drill.Docume
 	d.Measures[0].Target = partOf(c, stroke, d.Pattern.Tasks[0], task.Into)
 	d.Measures[0].Goals = score.Course{{Kind: score.Total, Count: 1}}
 	return d, d.Check()
+}
+
+// Ground is the court on which somebody of a level is measured in a sport: children who begin, on their small one.
+func Ground(sport court.Sport, level student.Level) court.ID {
+	of := sports.Of(sport)
+	stage := map[student.Level]int{student.Orange: 1, student.Red: 2}[level]
+	if !of.Stages || stage >= len(of.Courts) {
+		stage = 0
+	}
+	return of.Courts[stage].Court.ID
 }
 
 // fedFor is the ball that is fed for a stroke, where the one beside the player near the back is known, and where the
@@ -113,9 +124,6 @@ func fedFor(c court.Court, stroke sports.Stroke, back feed.Task) (feed.Task, *co
 	return back, nil
 }
 
-// softly are strokes whose end is the near one: they are to drop short.
-var softly = []sports.Stroke{sports.Drop, sports.Dink, sports.Net, sports.Block, sports.Boast}
-
 // partOf is the part of where a ball may go that is asked for. Also all of it is a target: a player takes off the pace
 // that it asks for.
 func partOf(c court.Court, stroke sports.Stroke, task feed.Task, into ladder.Into) *court.Target {
@@ -145,7 +153,7 @@ func partOf(c court.Court, stroke sports.Stroke, task feed.Task, into ladder.Int
 	}
 	if into == ladder.End || into == ladder.Corner {
 		end := deep
-		if slices.Contains(softly, stroke) {
+		if stroke.Soft() {
 			end = short
 		}
 		third := (most.Y - least.Y) / 3

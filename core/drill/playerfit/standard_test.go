@@ -17,9 +17,9 @@ import (
 // standardOf is how often each level, from beginners on, makes the standard task, and at which stroke.
 func standardOf(t *testing.T, on court.ID, stroke sports.Stroke, task ladder.Task) (list [4]float64) {
 	t.Helper()
-	d, err := library.Standard(on, stroke, task)
-	require.NoError(t, err, "%s, %s, %s", on, stroke, task.Say())
 	for i, level := range []student.Level{student.Beginner, student.Improver, student.Club, student.Tournament} {
+		d, err := library.Standard(on, level, stroke, task)
+		require.NoError(t, err, "%s, %s, %s", on, stroke, task.Say())
 		known, err := playerfit.Know(t.Context(), d, d.PlayerFor(level, student.RightHand), level, coach.Default())
 		require.NoError(t, err)
 		require.Equal(t, stroke, known.Tried[0].Stroke)
@@ -78,10 +78,10 @@ func TestAStandardTaskIsThereOnEveryCourt(t *testing.T) {
 	for _, of := range sports.All() {
 		for _, played := range of.Courts {
 			for _, stroke := range of.Strokes {
-				_, err := library.Standard(played.Court.ID, stroke, ladder.Task{Into: ladder.Corner})
+				_, err := library.Standard(played.Court.ID, student.Club, stroke, ladder.Task{Into: ladder.Corner})
 				require.NoError(t, err, "%s, %s", played.Court.ID, stroke)
 			}
-			_, err := library.Standard(played.Court.ID, sports.Footwork, ladder.Task{})
+			_, err := library.Standard(played.Court.ID, student.Club, sports.Footwork, ladder.Task{})
 			require.ErrorContains(t, err, "there is no footwork in")
 		}
 	}

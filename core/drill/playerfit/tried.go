@@ -9,6 +9,7 @@ import (
 	"hodometer/core/drill"
 	"hodometer/core/people/footwork"
 	"hodometer/core/people/skill"
+	"hodometer/core/people/student"
 	"hodometer/core/sport/sports"
 )
 
@@ -63,6 +64,9 @@ func (j *judge) tried(line footwork.Timeline, balls []Ball) Tried {
 	}
 	return t
 }
+
+// Usual is an attempt as hard as what is usual for a level, where nothing else is known of it.
+func Usual(level student.Level) skill.Attempt { return skill.Of(odds.UsualRate(level)) }
 
 // usual is an attempt as hard as what is usual for the level: of a sequence all its balls.
 func (j *judge) usual() skill.Attempt {

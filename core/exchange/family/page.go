@@ -163,16 +163,16 @@ func next(a progress.Advice) string {
 		)
 	case a.Decision == progress.StepBack:
 		return fmt.Sprintf("Next milestone: %s, %s, with easier balls first.", a.Next, a.Next.Plain())
-	case a.Balls == 0:
+	case a.Chance == nil:
 		return fmt.Sprintf("Next milestone: %s, %s.", a.Rung, a.Rung.Plain())
 	}
 	return fmt.Sprintf(
-		"Next milestone: %s, %s. It is reached with %s of 10; so far %d of %d on the way to it.",
+		"Next milestone: %s, %s. It is reached when about %s of 10 go %s; now about %s do.",
 		a.Rung,
 		a.Rung.Plain(),
-		units.Decimal(10*progress.MetRate, 1),
-		a.Made,
-		a.Balls,
+		units.Decimal(10*a.Asked, 1),
+		a.Makes,
+		units.Decimal(10**a.Chance, 1),
 	)
 }
 

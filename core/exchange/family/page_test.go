@@ -15,6 +15,7 @@ import (
 	"hodometer/core/people/student"
 	"hodometer/core/sport/court"
 	"hodometer/core/sport/sports"
+	"hodometer/internal/sample"
 )
 
 func told(t *testing.T, change func(*family.Known)) family.Page {
@@ -40,7 +41,7 @@ func told(t *testing.T, change func(*family.Known)) family.Page {
 				Stroke: sports.Backhand,
 				Made:   80,
 				Balls:  100,
-				Advice: progress.Advise(ladder.Direction, []progress.Evidence{{Made: 14, Missed: 6}}, 0),
+				Advice: progress.Advise(sample.Standing(ladder.Direction, 14, 6)),
 			},
 		},
 		Met: []family.Met{
@@ -67,8 +68,8 @@ func TestAPageSaysInPlainWordsWhatWasWorkedOn(t *testing.T) {
 			Name:   "backhand",
 			Here:   ladder.Direction,
 			Counts: "80 of 100 balls made, 8 of 10.",
-			Next: "Next milestone: direction, sending it to a chosen side. It is reached with 8 of 10; so far 14 of 20 on " +
-				"the way to it.",
+			Next: "Next milestone: direction, sending it to a chosen side. It is reached when about 6.8 of 10 go " +
+				"to a chosen side; now about 7.7 do.",
 		},
 	}, p.Strokes)
 	require.Equal(t, []string{"Corner: 6 in all, 2 times, the last on Monday", "Line: 3 in a row, on Sunday"}, p.Met)
@@ -86,7 +87,7 @@ func TestAPageSaysInPlainWordsWhatWasWorkedOn(t *testing.T) {
 func TestTheNextMilestoneIsThatOfTheAdvice(t *testing.T) {
 	next := func(made, missed int) string {
 		return told(t, func(k *family.Known) {
-			k.Strokes[0].Advice = progress.Advise(ladder.Direction, []progress.Evidence{{Made: made, Missed: missed}}, 0)
+			k.Strokes[0].Advice = progress.Advise(sample.Standing(ladder.Direction, made, missed))
 		}).Strokes[0].Next
 	}
 	require.Contains(t, next(40, 2), "Direction is reached")
@@ -131,7 +132,7 @@ func TestPracticeAloneNeedsNobody(t *testing.T) {
 			p := told(t, func(k *family.Known) {
 				k.Player.Sport, k.Player.Limit = sport, limit
 				k.Strokes = []family.Worked{
-					{Stroke: sports.Serve, Made: 3, Balls: 9, Advice: progress.Advise(ladder.Direction, nil, 0)},
+					{Stroke: sports.Serve, Made: 3, Balls: 9, Advice: progress.Advise(sample.Standing(ladder.Direction, 0, 0))},
 				}
 			})
 			for _, practice := range p.Practice {
@@ -173,7 +174,7 @@ func TestWhatIsSparedIsNotSetForHome(t *testing.T) {
 				for _, stroke := range sports.Of(sport).Strokes {
 					k.Strokes = append(
 						k.Strokes,
-						family.Worked{Stroke: stroke, Made: 8, Balls: 10, Advice: progress.Advise(ladder.Direction, nil, 0)},
+						family.Worked{Stroke: stroke, Made: 8, Balls: 10, Advice: progress.Advise(sample.Standing(ladder.Direction, 0, 0))},
 					)
 				}
 			})

@@ -3,6 +3,11 @@
 package ladder
 
 // Enum lists the values in the order in which they are offered.
+func (Into) Enum() []any {
+	return []any{Inside, Side, End, Corner}
+}
+
+// Enum lists the values in the order in which they are offered.
 func (Quality) Enum() []any {
 	return []any{Consistency, Direction, Depth, Spin, Pace}
 }

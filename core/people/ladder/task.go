@@ -10,7 +10,7 @@ import (
 // Into is where the balls of a standard task go: larger or smaller parts of where the stroke may go at all.
 type Into string
 
-// The parts. Side is one half across; end is the far third, of a soft stroke the near one; corner is both.
+// The parts. Side is one half across; end is the far third, of a soft stroke the near one; corner is the two together.
 const (
 	Inside Into = "inside the lines"
 	Side   Into = "to one side"
@@ -47,4 +47,22 @@ func (t Task) Say() string {
 		return fmt.Sprintf("%d in turn, all %s, %s", t.InTurn, into, how)
 	}
 	return fmt.Sprintf("%s, %s", into, how)
+}
+
+// Plain is where the balls of a stroke go in a task, as it is said to somebody who does not coach.
+func (t Task) Plain(stroke sports.Stroke) string {
+	where := map[Into]string{Side: "to a chosen side", End: "into the far third", Corner: "into a corner"}[t.Into]
+	switch {
+	case where == "":
+		where = string(Inside)
+	case t.Into == End && stroke.Soft():
+		where = "into the near third"
+	}
+	if t.InTurn > 1 {
+		where = fmt.Sprintf("runs of %d %s", t.InTurn, where)
+	}
+	if t.Pace == sports.GamePace {
+		where += " at game pace"
+	}
+	return where
 }

@@ -4,5 +4,5 @@ package progress
 
 // Enum lists the values in the order in which they are offered.
 func (Decision) Enum() []any {
-	return []any{StepUp, Stay, StepBack}
+	return []any{StepUp, Stay, ThinOut, StepBack}
 }

@@ -23,20 +23,23 @@ type Milestone struct {
 }
 
 // Milestones are the milestones of a stroke, the lowest rung first, of a student who began on a rung and then came to
-// others, the oldest first. A step back takes the milestones from there on back. Evidence is what they did, with the
-// rung of each drill.
+// others, the oldest first. One step over several rungs leaves a milestone on each; a step back takes those from there
+// on back. Evidence is what they did, with the rung of each drill.
 func Milestones(began ladder.Quality, stands []Stand, evidence []Evidence) []Milestone {
 	list := []Milestone{}
 	here := Stand{Rung: began}
 	for _, stand := range stands {
 		if stand.Rung.Index() > here.Rung.Index() {
-			m := Milestone{Rung: here.Rung, Next: stand.Rung, At: stand.At}
-			for _, e := range evidence {
-				if e.Rung == here.Rung && e.At.After(here.At) && !e.At.After(stand.At) {
-					m.Made, m.Balls = m.Made+e.Made, m.Balls+e.Made+e.Missed
+			for rung := here.Rung; rung != stand.Rung; {
+				next, _ := rung.Step(1)
+				m := Milestone{Rung: rung, Next: next, At: stand.At}
+				for _, e := range evidence {
+					if e.Rung == rung && e.At.After(here.At) && !e.At.After(stand.At) {
+						m.Made, m.Balls = m.Made+e.Made, m.Balls+e.Made+e.Missed
+					}
 				}
+				list, rung = append(list, m), next
 			}
-			list = append(list, m)
 		} else {
 			list = slices.DeleteFunc(list, func(m Milestone) bool { return m.Rung.Index() >= stand.Rung.Index() })
 		}

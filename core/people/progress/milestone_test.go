@@ -42,6 +42,9 @@ func TestAMilestoneHasWhatWasMadeOnItsRung(t *testing.T) {
 	back := append(slices.Clone(up), Stand{ladder.Direction, onDay(14)})
 	require.Equal(t, []Milestone{first}, Milestones(ladder.Consistency, back, evidence), "a step back takes it back")
 	require.Empty(t, Milestones(ladder.Consistency, append(up, Stand{ladder.Consistency, onDay(14)}), evidence))
+	over := Milestones(ladder.Consistency, []Stand{{ladder.Depth, onDay(6)}}, evidence)
+	require.Equal(t, []Milestone{first, {Rung: ladder.Direction, Next: ladder.Depth, At: onDay(6)}}, over,
+		"a step over a rung leaves a milestone on each")
 	require.Empty(t, Milestones(ladder.Depth, []Stand{{ladder.Depth, onDay(3)}}, evidence), "to be put on a rung is no milestone")
 }
 
@@ -62,7 +65,7 @@ func TestMilestonesLeadToWhereTheyStand(t *testing.T) {
 			require.Less(t, m.Rung.Index(), here.Index())
 			if i > 0 {
 				require.Less(t, list[i-1].Rung.Index(), m.Rung.Index())
-				require.True(t, m.At.After(list[i-1].At))
+				require.False(t, m.At.Before(list[i-1].At))
 			}
 		}
 		require.LessOrEqual(t, len(list), len(ladder.Qualities())-1)

@@ -7,6 +7,7 @@ import (
 	"hodometer/core/basics/metric"
 	"hodometer/core/basics/units"
 	"hodometer/core/people/ladder"
+	"hodometer/core/people/skill"
 )
 
 // Evidence is what one student did in one run of one drill.
@@ -25,6 +26,7 @@ type Decision string
 const (
 	StepUp   Decision = "step up"
 	Stay     Decision = "stay"
+	ThinOut  Decision = "thin out one thing"
 	StepBack Decision = "step back"
 )
 
@@ -34,82 +36,120 @@ type Advice struct {
 	Rung       ladder.Quality    `json:"rung" description:"Where the student stands"`
 	Next       ladder.Quality    `json:"next" description:"Where the decision leads; the same rung for stay"`
 	Reason     string            `json:"reason"`
-	Made       int               `json:"made"`
+	Beside     []string          `json:"beside" description:"What else there is to think of, a sentence each"`
+	Made       int               `json:"made" description:"On the rung, since they came to it"`
 	Balls      int               `json:"balls"`
-	Held       bool              `json:"held" description:"The balls say step up, engagement holds it back"`
+	Held       bool              `json:"held" description:"What they make says step up, something beside it holds that back"`
+	Chance     *float64          `json:"chance" description:"How often they make the standard task of the rung, most likely; null where none is known"`
+	Asked      float64           `json:"asked" description:"How often it is to be made"`
+	Makes      string            `json:"makes" description:"Where the balls of the standard task go; empty where there is none"`
 	Derivation metric.Derivation `json:"derivation"`
 }
 
-// The rates of a rung: met at 8 of 10, not met at 6 of 10, too hard at 4 of 10. Common practice, no
-// source.
-const (
-	MetRate  = 0.8
-	openRate = 0.6
-	hardRate = 0.4
-	risk     = 0.1
-	// lowEngagement is the engagement out of ten under which a step up waits: players should rate a
-	// drill at least 7 (common practice, no source).
-	lowEngagement = 7
-)
-
-func upTest() Sequential { return Sequential{Low: openRate, High: MetRate, Alpha: risk, Beta: risk} }
-
-func backTest() Sequential {
-	return Sequential{Low: hardRate, High: openRate, Alpha: risk, Beta: risk}
+// Known is what a step on a rung is decided from.
+type Known struct {
+	Rung      ladder.Quality
+	Evidence  []Evidence // on the rung, since they came to it
+	Standards map[ladder.Quality]Standard
+	Skill     *skill.Skill
+	Of        string // the stroke, as the skill knows it
+	Day       int    // on which it is asked
+	Options   []Option // at which they were counted; the standard task itself is always one
+	InPoints  bool // the stroke was counted while points were played
+	Bounds    Bounds
+	Beside    Beside
 }
 
-// Advise decides the next step on a rung from the balls played on it since the student came to it.
-//
-// Two sequential tests run over the same counts: met (8 of 10) against not yet (6 of 10) for a step
-// up, and not yet against too hard (4 of 10) for a step back. Engagement is the latest figure out of
-// ten, or 0 where none was given; a low one holds a step up back but is never mixed into the rates.
-func Advise(rung ladder.Quality, evidence []Evidence, engagement int) Advice {
-	var made, missed int
-	for _, e := range evidence {
-		made += e.Made
-		missed += e.Missed
+// Better is how much better than their level they are at the stroke.
+func (k Known) Better() skill.Estimate { return k.Skill.Stroke(k.Of, k.Day) }
+
+// leastBalls is how many balls of a stroke are counted before anything is said of it, and how many on a rung that is
+// seen in its own drills only. Common practice, no source.
+const leastBalls = 12
+
+// Advise decides the next step on a rung, by how likely the player is to make the standard task of the rung as often as
+// is asked: all that was counted of the stroke weighs as much as its difficulty makes it worth. Clear upwards they go
+// on. Clear the other way they go back where the rung below does not hold either, and else take
+// one thing away where less than half is made. What stands beside it may hold a step up back, but is never mixed into
+// the chance.
+func Advise(k Known) Advice {
+	own, measured := k.Standards[k.Rung]
+	if measured && k.InPoints {
+		k.Beside.Points = &InPoints{own.Chance(k.Better()), own.Chance(k.Skill.InPoints(k.Of, k.Day))}
 	}
-	a := Advice{Decision: Stay, Rung: rung, Next: rung, Made: made, Balls: made + missed}
-	higher, canRise := rung.Step(1)
-	lower, canFall := rung.Step(-1)
-	met := upTest().Decide(made, missed) == ForHigh
-	hard := backTest().Decide(made, missed) == ForLow
-	score := fmt.Sprintf("%d of %s", made, units.Balls(a.Balls))
+	a := Advice{Decision: Stay, Rung: k.Rung, Next: k.Rung, Beside: k.Beside.said()}
+	for _, e := range k.Evidence {
+		a.Made, a.Balls = a.Made+e.Made, a.Balls+e.Made+e.Missed
+	}
+	a.Asked, a.Makes = k.Bounds.Bar, own.Makes
+	counted := k.Skill.Tried(k.Of)
 	switch {
-	case a.Balls == 0:
-		a.Reason = fmt.Sprintf("No balls counted on %s yet, so nothing is known. Count some first.", rung)
-	case met && !canRise:
-		a.Reason = fmt.Sprintf("%s made: %s is the top rung and it is met. Keep it fresh in points.", score, rung)
-	case met && engagement > 0 && engagement < lowEngagement:
-		a.Held = true
-		a.Reason = fmt.Sprintf(
-			"%s made, enough for %s, but the last engagement was %d out of 10. Bring the interest back first.",
-			score,
-			higher,
-			engagement,
-		)
-	case met:
-		a.Decision, a.Next = StepUp, higher
-		a.Reason = fmt.Sprintf("%s made: that is 8 in 10 rather than luck. Go on to %s.", score, higher)
-	case hard && !canFall:
-		a.Reason = fmt.Sprintf(
-			"%s made: too hard, and %s is the first rung. Make the feed easier or the target bigger.",
-			score,
-			rung,
-		)
-	case hard:
-		a.Decision, a.Next = StepBack, lower
-		a.Reason = fmt.Sprintf("%s made: nearer 4 in 10 than 6. Take one element away and go back to %s.", score, lower)
+	case !measured:
+		a.Reason = fmt.Sprintf("There is no standard task for this, so %s is yours to judge.", k.Rung)
+	case counted == 0:
+		a.Reason = fmt.Sprintf("Nothing counted of this stroke yet, so nothing is known. Count %s first.",
+			units.Balls(leastBalls))
+	case counted < leastBalls:
+		a.Reason = fmt.Sprintf("Only %s of this stroke counted so far. Count %d before anything is decided.",
+			units.Balls(counted), leastBalls)
 	default:
-		a.Reason = fmt.Sprintf(
-			"%s made, %.0f in 100: not clear yet. %s would settle it.",
-			score,
-			100*float64(made)/float64(a.Balls),
-			units.Count(upTest().MakesToGo(made, missed), "make in a row", "makes in a row"),
-		)
+		k.decide(&a, own)
 	}
-	a.Derivation = explain(a, missed)
+	a.Derivation = k.explain(a, own, measured)
 	return a
+}
+
+func (k Known) decide(a *Advice, own Standard) {
+	better := k.Better()
+	chance, sure := own.Chance(better), own.Sure(better, k.Bounds.Bar)
+	a.Chance = &chance
+	makes := fmt.Sprintf("Makes about %s of 10 %s", ofTen(chance), own.Makes)
+	lower, canFall := k.Rung.Step(-1)
+	switch {
+	case sure >= k.Bounds.Up && own.Itself && a.Balls < leastBalls:
+		a.Reason = fmt.Sprintf("%s; but only %s of %s itself counted here. It shows in its own drills: count %d of them.",
+			makes, units.Balls(a.Balls), k.Rung, leastBalls)
+	case sure >= k.Bounds.Up:
+		k.up(a, makes)
+	case sure > k.Bounds.Back:
+		a.Reason = fmt.Sprintf("%s, and %s are wanted: not clear yet. %s", makes, ofTen(k.Bounds.Bar), k.clearer())
+	case canFall && k.Standards[lower].Sure(better, k.Bounds.Bar) < 0.5:
+		a.Decision, a.Next = StepBack, lower
+		a.Reason = fmt.Sprintf("%s where %s are wanted, and %s does not hold either. Go back to %s, %s, until it does.",
+			makes, ofTen(k.Bounds.Bar), lower, lower, lower.Plain())
+	case chance < 0.5:
+		a.Decision = ThinOut
+		a.Reason = fmt.Sprintf("%s where %s are wanted. Take one thing away – a larger target, a slower feed, less "+
+			"running – until it comes, then add it again.", makes, ofTen(k.Bounds.Bar))
+	default:
+		a.Reason = fmt.Sprintf("%s; %s are wanted. It is coming: stay with it.", makes, ofTen(k.Bounds.Bar))
+	}
+}
+
+// up is a step up, unless something holds it back.
+func (k Known) up(a *Advice, makes string) {
+	next, there := k.Rung.Step(1)
+	switch held := k.Beside.holds(k.Bounds); {
+	case !there:
+		a.Reason = fmt.Sprintf("%s: %s is the top rung and it is met. Keep it fresh in points.", makes, k.Rung)
+	case held != "":
+		a.Held = true
+		a.Reason = fmt.Sprintf("%s, enough to go on; but %s", makes, held)
+	default:
+		a.Decision, a.Next = StepUp, next
+		a.Reason = fmt.Sprintf("%s, and %s are wanted: %s is there. Go on to %s, %s.",
+			makes, ofTen(k.Bounds.Bar), k.Rung, next, next.Plain())
+	}
+}
+
+// clearer is what would make a step clear.
+func (k Known) clearer() string {
+	by, ok := k.Settle()
+	if !ok {
+		return "They are about at what is wanted, so it may stay open for a while: go by what you see."
+	}
+	return fmt.Sprintf("%s of %d %s at %s would make it clear, most likely.",
+		units.Title(units.Count(by.Lessons, "lesson", "lessons")), by.Look.Attempts, by.Unit, by.Name)
 }
 
 // Resting is the advice for a stroke that is spared while something hurts: it stays where it is, and nothing is
@@ -123,21 +163,29 @@ func (a Advice) Resting(what string) Advice {
 	return a
 }
 
-func explain(a Advice, missed int) metric.Derivation {
-	up, back := upTest(), backTest()
-	_, high := up.Bounds()
-	low, _ := back.Bounds()
-	ratio := func(s Sequential) string { return units.Decimal(s.Ratio(a.Made, missed), 2) }
-	return metric.Derivation{
+// ofTen is a chance as so many of ten.
+func ofTen(chance float64) string { return units.Decimal(10*chance, 1) }
+
+func (k Known) explain(a Advice, own Standard, measured bool) metric.Derivation {
+	d := metric.Derivation{
 		Figure: "Next step on " + string(a.Rung), Value: string(a.Decision),
-		Formula: "Each make and each miss adds its weight; a sum beyond a bound decides",
-		Inputs: []metric.Input{
-			{Name: "Made", Value: units.Balls(a.Made)},
-			{Name: "Missed", Value: units.Balls(missed)},
-			{Name: "8 in 10 against 6 in 10, up at " + units.Decimal(high, 2), Value: ratio(up)},
-			{Name: "6 in 10 against 4 in 10, back at " + units.Decimal(low, 2), Value: ratio(back)},
-			{Name: "Risk of a wrong step", Value: units.Decimal(risk*100, 0) + " %"},
-		},
-		Source: "Wald, Annals of Mathematical Statistics 16 (1945) 117; the rates are common practice, no source",
+		Formula: "How likely the standard task is made as often as is asked, by all that was counted of the stroke",
+		Inputs:  []metric.Input{{Name: "Counted of the stroke", Value: units.Balls(k.Skill.Tried(k.Of))}},
+		Source: "A whole history fitted (Coulom, Whole-History Rating, 2008); what is asked, and when it is clear, is " +
+			"common practice, no source",
 	}
+	if !measured {
+		return d
+	}
+	better := k.Better()
+	d.Inputs = append(d.Inputs,
+		metric.Input{Name: "Standard task", Value: own.Task},
+		metric.Input{Name: "Made by somebody of the level", Value: "about " + ofTen(own.Chance(skill.Estimate{})) + " of 10"},
+		metric.Input{Name: "Made by this player", Value: "about " + ofTen(own.Chance(better)) + " of 10"},
+		metric.Input{Name: "Asked", Value: ofTen(k.Bounds.Bar) + " of 10"},
+		metric.Input{Name: "How likely that is reached", Value: ofTen(own.Sure(better, k.Bounds.Bar)) + " in 10"},
+		metric.Input{Name: "Up from", Value: ofTen(k.Bounds.Up) + " in 10"},
+		metric.Input{Name: "Back from", Value: ofTen(k.Bounds.Back) + " in 10"},
+	)
+	return d
 }

@@ -39,46 +39,44 @@ type OnStroke struct {
 }
 
 // Strokes is where a student stands with every stroke that they were put on a rung of, or did a drill for, by its name.
-// Attempts and rungs come oldest first; engagement is how engaged the student was last, out of ten, and 0 where that is
-// not known.
-func Strokes(done []Done, placed []Placed, engagement int) []OnStroke {
+// Attempts and rungs come oldest first. Who was put on no rung stands on the lowest one. Known is what a step on a stroke
+// is decided from, beside the rung and what was done on it.
+func Strokes(done []Done, placed []Placed, known func(sports.Stroke) Known) []OnStroke {
 	var order []sports.Stroke
-	stands, began := map[sports.Stroke][]Stand{}, map[sports.Stroke]ladder.Quality{}
+	stands := map[sports.Stroke][]Stand{}
 	for _, p := range placed {
-		if len(stands[p.Stroke]) == 0 {
-			order = append(order, p.Stroke)
-			began[p.Stroke] = p.Rung
-		}
+		order = append(order, p.Stroke)
 		stands[p.Stroke] = append(stands[p.Stroke], p.Stand)
 	}
 	evidence := map[sports.Stroke][]Evidence{}
 	for _, d := range done {
-		// Before anybody was put on a rung, the first drill of a stroke says where they stand.
-		if len(evidence[d.Stroke]) == 0 && (len(stands[d.Stroke]) == 0 || d.At.Before(stands[d.Stroke][0].At)) {
-			if _, seen := began[d.Stroke]; !seen {
-				order = append(order, d.Stroke)
-			}
-			began[d.Stroke] = d.Rung
-		}
+		order = append(order, d.Stroke)
 		evidence[d.Stroke] = append(
 			evidence[d.Stroke],
 			Evidence{At: d.At, Drill: d.Name, Rung: d.Rung, Made: d.Made, Missed: d.Missed},
 		)
 	}
 	slices.Sort(order)
+	order = slices.Compact(order)
 	list := make([]OnStroke, len(order))
 	for i, stroke := range order {
-		here := Stand{Rung: began[stroke]}
+		began := ladder.Qualities()[0]
+		here := Stand{Rung: began}
 		if n := len(stands[stroke]); n > 0 {
+			if first, did := stands[stroke][0], evidence[stroke]; len(did) == 0 || !did[0].At.Before(first.At) {
+				began = first.Rung // where somebody was put who had done nothing yet
+			}
 			here = stands[stroke][n-1]
 		}
 		onIt := slices.DeleteFunc(
 			slices.Clone(evidence[stroke]),
 			func(e Evidence) bool { return e.Rung != here.Rung || !e.At.After(here.At) },
 		)
+		k := known(stroke)
+		k.Rung, k.Evidence = here.Rung, onIt
 		list[i] = OnStroke{
-			Stroke: stroke, Ladder: ladder.Qualities(), Advice: Advise(here.Rung, onIt, engagement),
-			Milestones: Milestones(began[stroke], stands[stroke], evidence[stroke]),
+			Stroke: stroke, Ladder: ladder.Qualities(), Advice: Advise(k),
+			Milestones: Milestones(began, stands[stroke], evidence[stroke]),
 		}
 	}
 	return list

@@ -9,7 +9,11 @@ import (
 	"hodometer/core/people/ladder"
 	"hodometer/core/people/progress"
 	"hodometer/core/sport/sports"
+	"hodometer/internal/sample"
 )
+
+// nobody is somebody of whom nothing was counted.
+func nobody(sports.Stroke) progress.Known { return sample.Standing(ladder.Consistency, 0, 0) }
 
 func TestStrokesStandWhereTheStudentWasPutLast(t *testing.T) {
 	day := func(n int) time.Time { return time.Date(2026, 3, n, 16, 0, 0, 0, time.UTC) }
@@ -47,21 +51,21 @@ func TestStrokesStandWhereTheStudentWasPutLast(t *testing.T) {
 	}
 	on := func(placed ...progress.Placed) map[sports.Stroke]ladder.Quality {
 		rungs := map[sports.Stroke]ladder.Quality{}
-		for _, each := range progress.Strokes(done, placed, 0) {
+		for _, each := range progress.Strokes(done, placed, nobody) {
 			rungs[each.Stroke] = each.Advice.Rung
 		}
 		return rungs
 	}
 	require.Equal(
 		t,
-		map[sports.Stroke]ladder.Quality{sports.Forehand: ladder.Direction, sports.Serve: ladder.Consistency},
+		map[sports.Stroke]ladder.Quality{sports.Forehand: ladder.Consistency, sports.Serve: ladder.Consistency},
 		on(),
-		"the first drill says where they stand",
+		"who was put nowhere begins at the ground",
 	)
 	later := progress.Placed{Stroke: sports.Forehand, Stand: progress.Stand{Rung: ladder.Depth, At: day(7)}}
 	require.Equal(t, ladder.Depth, on(later)[sports.Forehand])
 	// On depth only what was done on it since counts: 19 of 20.
-	for _, each := range progress.Strokes(done, []progress.Placed{later}, 0) {
+	for _, each := range progress.Strokes(done, []progress.Placed{later}, nobody) {
 		if each.Stroke == sports.Forehand {
 			require.Equal(t, 20, each.Advice.Balls)
 		}

@@ -1,5 +1,7 @@
 package sports
 
+import "slices"
+
 // Stroke is what the player answers with.
 type Stroke string
 
@@ -33,6 +35,9 @@ const (
 	Footwork  Stroke = "footwork"
 	Technique Stroke = "technique"
 )
+
+// Soft says whether a stroke is to drop short.
+func (s Stroke) Soft() bool { return slices.Contains([]Stroke{Drop, Dink, Net, Block, Boast}, s) }
 
 // OtherWing is the same stroke from the other side of the body; strokes that have no sides stay.
 func (s Stroke) OtherWing() Stroke {

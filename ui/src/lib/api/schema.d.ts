@@ -5240,12 +5240,24 @@ export interface components {
             today: string;
         };
         ProgressAdvice: {
+            /**
+             * Format: double
+             * @description How often it is to be made
+             */
+            asked: number;
             balls: number;
+            /** @description What else there is to think of, a sentence each */
+            beside: string[];
+            /** @description How often they make the standard task of the rung, most likely; null where none is known */
+            chance: null | number;
             decision: components["schemas"]["ProgressDecision"];
             derivation: components["schemas"]["MetricDerivation"];
-            /** @description The balls say step up, engagement holds it back */
+            /** @description What they make says step up, something beside it holds that back */
             held: boolean;
+            /** @description On the rung, since they came to it */
             made: number;
+            /** @description Where the balls of the standard task go; empty where there is none */
+            makes: string;
             /** @description Where the decision leads; the same rung for stay */
             next: components["schemas"]["LadderQuality"];
             reason: string;
@@ -5253,7 +5265,7 @@ export interface components {
             rung: components["schemas"]["LadderQuality"];
         };
         /** @enum {string} */
-        ProgressDecision: "step up" | "stay" | "step back";
+        ProgressDecision: "step up" | "stay" | "thin out one thing" | "step back";
         ProgressFaultTrend: {
             fault: string;
             /** @description down or up; empty where that is not clear */

@@ -12,7 +12,7 @@
   let { student, stroke }: Props = $props()
   const client = useQueryClient()
   const advice = $derived(stroke.advice)
-  const signs = { 'step up': '▲', stay: '■', 'step back': '▼' }
+  const signs = { 'step up': '▲', stay: '■', 'thin out one thing': '◆', 'step back': '▼' }
   let open = $state<Derivation | null>(null)
 
   async function stand(rung: typeof advice.rung) {
@@ -58,6 +58,11 @@
     {/each}
   </ol>
   <p class="mt-1">{advice.reason}</p>
+  {#if advice.beside.length}
+    <ul class="hint mt-1 text-sm" aria-label="Beside it, of the {stroke.stroke}">
+      {#each advice.beside as sentence (sentence)}<li>{sentence}</li>{/each}
+    </ul>
+  {/if}
   {#if stroke.milestones.length}
     <p class="mt-1 flex flex-wrap gap-x-3 text-sm">
       <span>Certificates:</span>
