@@ -50,12 +50,14 @@ type Advice struct {
 type Known struct {
 	Rung      ladder.Quality
 	Evidence  []Evidence // on the rung, since they came to it
+	Placed    bool       // they were put on a rung: else it is only known where they begin
+	Counted   int        // balls of drills of the stroke, whichever of their balls are struck with it
 	Standards map[ladder.Quality]Standard
 	Skill     *skill.Skill
-	Of        string // the stroke, as the skill knows it
-	Day       int    // on which it is asked
+	Of        string   // the stroke, as the skill knows it
+	Day       int      // on which it is asked
 	Options   []Option // at which they were counted; the standard task itself is always one
-	InPoints  bool // the stroke was counted while points were played
+	InPoints  bool     // the stroke was counted while points were played
 	Bounds    Bounds
 	Beside    Beside
 }
@@ -82,7 +84,7 @@ func Advise(k Known) Advice {
 		a.Made, a.Balls = a.Made+e.Made, a.Balls+e.Made+e.Missed
 	}
 	a.Asked, a.Makes = k.Bounds.Bar, own.Makes
-	counted := k.Skill.Tried(k.Of)
+	counted := max(k.Counted, k.Skill.Tried(k.Of))
 	switch {
 	case !measured:
 		a.Reason = fmt.Sprintf("There is no standard task for this, so %s is yours to judge.", k.Rung)
@@ -126,9 +128,19 @@ func (k Known) decide(a *Advice, own Standard) {
 	}
 }
 
-// up is a step up, unless something holds it back.
+// up is a step up, unless something holds it back: a rung at a time, but for who was put nowhere so far, who begins
+// where it is no longer clear.
 func (k Known) up(a *Advice, makes string) {
 	next, there := k.Rung.Step(1)
+	var also []string
+	for !k.Placed && there {
+		standard, measured := k.Standards[next]
+		if !measured || standard.Itself || standard.Sure(k.Better(), k.Bounds.Bar) < k.Bounds.Up {
+			break
+		}
+		also = append(also, string(next))
+		next, there = next.Step(1)
+	}
 	switch held := k.Beside.holds(k.Bounds); {
 	case !there:
 		a.Reason = fmt.Sprintf("%s: %s is the top rung and it is met. Keep it fresh in points.", makes, k.Rung)
@@ -137,8 +149,13 @@ func (k Known) up(a *Advice, makes string) {
 		a.Reason = fmt.Sprintf("%s, enough to go on; but %s", makes, held)
 	default:
 		a.Decision, a.Next = StepUp, next
-		a.Reason = fmt.Sprintf("%s, and %s are wanted: %s is there. Go on to %s, %s.",
-			makes, ofTen(k.Bounds.Bar), k.Rung, next, next.Plain())
+		is := "is"
+		if len(also) > 0 {
+			is = "are"
+		}
+		there := units.And(append([]string{string(k.Rung)}, also...))
+		a.Reason = fmt.Sprintf("%s, and %s are wanted: %s %s there. Go on to %s, %s.",
+			makes, ofTen(k.Bounds.Bar), there, is, next, next.Plain())
 	}
 }
 
@@ -170,7 +187,7 @@ func (k Known) explain(a Advice, own Standard, measured bool) metric.Derivation 
 	d := metric.Derivation{
 		Figure: "Next step on " + string(a.Rung), Value: string(a.Decision),
 		Formula: "How likely the standard task is made as often as is asked, by all that was counted of the stroke",
-		Inputs:  []metric.Input{{Name: "Counted of the stroke", Value: units.Balls(k.Skill.Tried(k.Of))}},
+		Inputs:  []metric.Input{{Name: "Counted of the stroke", Value: units.Balls(max(k.Counted, k.Skill.Tried(k.Of)))}},
 		Source: "A whole history fitted (Coulom, Whole-History Rating, 2008); what is asked, and when it is clear, is " +
 			"common practice, no source",
 	}

@@ -39,6 +39,8 @@ func TestAdvise(t *testing.T) {
 		{"a few balls are not enough", ladder.Depth, 8, 0, none, progress.Stay, ladder.Depth, "Only 8 balls"},
 		{"much better goes up", ladder.Direction, 40, 2, none, progress.StepUp, ladder.Depth, "Go on to depth"},
 		{"one rung at a time", ladder.Consistency, 40, 2, none, progress.StepUp, ladder.Direction, "consistency is there"},
+		{"who was put nowhere begins where it is not clear", ladder.Consistency, 24, 8,
+			func(k *progress.Known) { k.Placed = false }, progress.StepUp, ladder.Depth, "consistency and direction are there. Go on to depth"},
 		{"about what is asked is not clear", ladder.Direction, 13, 11, none, progress.Stay, ladder.Direction, "not clear yet"},
 		{"and it is said what would make it so", ladder.Direction, 16, 8, none, progress.Stay, ladder.Direction,
 			"2 lessons of 24 balls at the standard task (to one side, fed) would make it clear"},

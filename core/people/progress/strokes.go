@@ -73,7 +73,10 @@ func Strokes(done []Done, placed []Placed, known func(sports.Stroke) Known) []On
 			func(e Evidence) bool { return e.Rung != here.Rung || !e.At.After(here.At) },
 		)
 		k := known(stroke)
-		k.Rung, k.Evidence = here.Rung, onIt
+		k.Rung, k.Evidence, k.Placed = here.Rung, onIt, len(stands[stroke]) > 0
+		for _, e := range evidence[stroke] {
+			k.Counted += e.Made + e.Missed
+		}
 		list[i] = OnStroke{
 			Stroke: stroke, Ladder: ladder.Qualities(), Advice: Advise(k),
 			Milestones: Milestones(began, stands[stroke], evidence[stroke]),
