@@ -4,6 +4,7 @@ import (
 	"bytes"
 	"context"
 	"encoding/json"
+	"fmt"
 	"log/slog"
 	"net/http"
 	"net/http/httptest"
@@ -28,6 +29,7 @@ import (
 	"hodometer/core/drill/library"
 	"hodometer/core/lesson/plan"
 	"hodometer/core/live/underway"
+	"hodometer/core/people/coach"
 	"hodometer/core/people/student"
 	"hodometer/keeping"
 	"hodometer/store"
@@ -250,6 +252,15 @@ func TestALessonFromPlanToNextStep(t *testing.T) {
 	require.EqualValues(t, "step up", p.Strokes[0].Advice.Decision)
 	require.EqualValues(t, "consistency", p.Strokes[0].Advice.Rung, "who was put nowhere begins at the ground")
 	require.Equal(t, 23, p.Drills[0].Times[0].Count.Made)
+	// How much is wanted of a rung is the coach's setting.
+	settings := read[desk.Settings](t, c.ask("GET", "/api/settings", nil))
+	settings.Settings.Steps = coach.Steps{Wanted: 9.5, Up: 9.9}
+	read[desk.Settings](
+		t, c.ask("PUT", "/api/settings", settings.Settings, "If-Match", fmt.Sprintf(`"%d"`, settings.Revision)),
+	)
+	strict := read[repository.Progress](t, c.ask("GET", "/api/students/"+studentID+"/progress", nil))
+	require.Contains(t, strict.Strokes[0].Advice.Reason, "and 9.5 are wanted")
+	require.InDelta(t, 0.95, strict.Strokes[0].Advice.Asked, 1e-9)
 	c.now = c.now.Add(time.Hour)
 	p = read[repository.Progress](
 		t,

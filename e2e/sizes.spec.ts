@@ -102,7 +102,7 @@ const still = (page: Page) =>
     const frame = () => new Promise((done) => requestAnimationFrame(done))
     const places = () =>
       [...document.querySelectorAll('main *')].map((each) => each.getBoundingClientRect().top).join()
-    for (let same = 0, before = ''; same < 3; ) {
+    for (let same = 0, before = ''; same < 3;) {
       await frame()
       const now = places()
       same = now === before ? same + 1 : 0

@@ -22,6 +22,7 @@ type steps struct {
 	standards map[sports.Stroke]map[ladder.Quality]progress.Standard
 	options   map[sports.Stroke][]progress.Option
 	inPoints  map[sports.Stroke]bool
+	bounds    progress.Bounds
 }
 
 // stepsOf reads how good a student is, and measures the strokes that they did or were put on a rung of.
@@ -35,7 +36,9 @@ func (s *Repository) stepsOf(ctx context.Context, id string, at *Standing) error
 		return err
 	}
 	at.now = s.Now()
-	at.steps = steps{skill: &skills[0], inPoints: map[sports.Stroke]bool{}}
+	at.steps = steps{
+		skill: &skills[0], inPoints: map[sports.Stroke]bool{}, bounds: progress.BoundsOf(settings.Steps),
+	}
 	for _, row := range rows {
 		if row.Tried != nil && row.Tried.Points {
 			at.steps.inPoints[row.Tried.Stroke] = true
@@ -157,9 +160,10 @@ func (s *Repository) options(
 // known is what a step on a stroke is decided from.
 func (at Standing) known(stroke sports.Stroke) progress.Known {
 	k := progress.Known{
+		Ladder:    ladder.Of(at.of.Sport),
 		Standards: at.steps.standards[stroke], Skill: at.steps.skill.skill, Of: string(stroke),
 		Day: playerfit.Day(at.now), Options: at.steps.options[stroke], InPoints: at.steps.inPoints[stroke],
-		Bounds: progress.Usual(),
+		Bounds: at.steps.bounds,
 	}
 	if stroke == sports.Footwork || stroke == sports.Technique {
 		k.Of = string(playerfit.Movement)

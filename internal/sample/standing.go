@@ -11,7 +11,8 @@ import (
 // and of the standard tasks 8, 6.5, 5, 4 and 3.5 of 10.
 func Standing(rung ladder.Quality, made, missed int) progress.Known {
 	k := progress.Known{
-		Rung: rung, Placed: true, Skill: &skill.Skill{}, Of: string(sports.Forehand), Bounds: progress.Usual(),
+		Ladder: ladder.Qualities(), Rung: rung, Placed: true, Skill: &skill.Skill{}, Of: string(sports.Forehand),
+		Bounds:    progress.Usual(),
 		Standards: map[ladder.Quality]progress.Standard{},
 		Options: []progress.Option{{
 			Name: "Coin in the Corner", Unit: "balls",

@@ -17,8 +17,8 @@ import (
 )
 
 // Standard is the drill in which a rung is measured: one ball for a stroke on a court, fed alike everywhere, and a part
-// of where the stroke may go; for a level, whose ball it is. It returns invalid.Fields, also where nobody strikes that in
-// the sport.
+// of where the stroke may go; for a level, whose ball it is. It returns invalid.Fields, also where nobody strikes that
+// in the sport.
 func Standard(on court.ID, level student.Level, stroke sports.Stroke, task ladder.Task) (drill.Document, error) {
 	d, err := Bare(on, level, 1, 1, 1)
 	if err != nil {

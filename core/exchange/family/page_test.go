@@ -174,7 +174,9 @@ func TestWhatIsSparedIsNotSetForHome(t *testing.T) {
 				for _, stroke := range sports.Of(sport).Strokes {
 					k.Strokes = append(
 						k.Strokes,
-						family.Worked{Stroke: stroke, Made: 8, Balls: 10, Advice: progress.Advise(sample.Standing(ladder.Direction, 0, 0))},
+						family.Worked{
+							Stroke: stroke, Made: 8, Balls: 10, Advice: progress.Advise(sample.Standing(ladder.Direction, 0, 0)),
+						},
 					)
 				}
 			})

@@ -66,6 +66,8 @@ type Settings struct {
 	Air     Air        `json:"air"`
 	Feeding Steadiness `json:"feeding" description:"How alike the coach's own feeds are"`
 
+	Steps Steps `json:"steps,omitzero" description:"When the next step of a student is clear"`
+
 	Recovery Recovery `json:"recovery,omitempty" description:"Where players of a rally get back to; empty: to the base position"`
 	Likely   []Likely `json:"likely,omitempty" maxItems:"100" description:"The coach's own chances of replies, by situation"`
 
@@ -73,6 +75,25 @@ type Settings struct {
 
 	Numbering court.Numbering `json:"numbering" description:"How depth regions are numbered"`
 	Schemes   []court.Scheme  `json:"schemes" maxItems:"20" description:"The coach's own depth regions"`
+}
+
+// Steps is when the next step of a student is clear, each of ten; 0 is what is usual.
+type Steps struct {
+	Wanted float64 `json:"wanted" minimum:"0" maximum:"9.5" description:"A rung is reached where so many of ten of its standard task are made; 0: 6.75"`
+	Up     float64 `json:"up" minimum:"0" maximum:"9.9" description:"A student goes up where that is so likely; 0: 9 in 10"`
+	Back   float64 `json:"back" minimum:"0" maximum:"4.5" description:"And back where it is only so likely; 0: 1 in 10"`
+}
+
+// check says what makes no sense.
+func (s Steps) check() error {
+	var wrong invalid.Fields
+	if s.Wanted > 0 && s.Wanted < 3 {
+		wrong.Add("wanted", "at least 3 of 10: who makes less has not reached a rung")
+	}
+	if s.Up > 0 && s.Up < 5.5 {
+		wrong.Add("up", "at least 5.5 in 10: less is no more likely than not")
+	}
+	return wrong.Err()
 }
 
 // Collection is drills that a coach keeps together under a name.
@@ -145,6 +166,7 @@ func (s Settings) Check() error {
 			wrong.Add(invalid.Join("collections", i, "name"), "there is a collection of this name already")
 		}
 	}
+	wrong.Under("steps", s.Steps.check())
 	for i, scheme := range s.Schemes {
 		c, err := sports.Court(scheme.Court)
 		if err == nil {

@@ -159,3 +159,12 @@ func TestLengthsAreWrittenAsTheyAreMeasured(t *testing.T) {
 	require.Equal(t, court.Tape{System: units.Feet, Step: 0.7}, s.WalkTape())
 	require.Equal(t, court.Tape{System: units.Feet}, s.Tape())
 }
+
+func TestStepsThatMakeNoSense(t *testing.T) {
+	s := coach.Default()
+	s.Steps = coach.Steps{Wanted: 2.9, Up: 5.4}
+	require.EqualError(t, s.Check(), "steps.wanted: at least 3 of 10: who makes less has not reached a rung; "+
+		"steps.up: at least 5.5 in 10: less is no more likely than not")
+	s.Steps = coach.Steps{Wanted: 3, Up: 5.5, Back: 4.5}
+	require.NoError(t, s.Check())
+}

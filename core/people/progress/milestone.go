@@ -22,16 +22,17 @@ type Milestone struct {
 	Balls int            `json:"balls"`
 }
 
-// Milestones are the milestones of a stroke, the lowest rung first, of a student who began on a rung and then came to
-// others, the oldest first. One step over several rungs leaves a milestone on each; a step back takes those from there
-// on back. Evidence is what they did, with the rung of each drill.
-func Milestones(began ladder.Quality, stands []Stand, evidence []Evidence) []Milestone {
+// Milestones are the milestones of a stroke on its rungs, the lowest first, of a student who began on a rung and then
+// came to others, the oldest first. One step over several rungs leaves a milestone on each; a step back takes those
+// from there on back. Evidence is what they did, with the rung of each drill.
+func Milestones(rungs []ladder.Quality, began ladder.Quality, stands []Stand, evidence []Evidence) []Milestone {
 	list := []Milestone{}
-	here := Stand{Rung: began}
+	here := Stand{Rung: began.On(rungs)}
 	for _, stand := range stands {
+		stand.Rung = stand.Rung.On(rungs)
 		if stand.Rung.Index() > here.Rung.Index() {
 			for rung := here.Rung; rung != stand.Rung; {
-				next, _ := rung.Step(1)
+				next, _ := rung.Beside(rungs, 1)
 				m := Milestone{Rung: rung, Next: next, At: stand.At}
 				for _, e := range evidence {
 					if e.Rung == rung && e.At.After(here.At) && !e.At.After(stand.At) {

@@ -6,6 +6,7 @@ import (
 	"time"
 
 	"hodometer/core/people/ladder"
+	"hodometer/core/sport/court"
 
 	"github.com/stretchr/testify/require"
 	"pgregory.net/rapid"
@@ -37,15 +38,21 @@ func TestAMilestoneHasWhatWasMadeOnItsRung(t *testing.T) {
 		Made:  8,
 		Balls: 10,
 	}
-	require.Equal(t, []Milestone{first, second}, Milestones(ladder.Consistency, up, evidence))
+	require.Equal(t, []Milestone{first, second}, Milestones(ladder.Qualities(), ladder.Consistency, up, evidence))
 
 	back := append(slices.Clone(up), Stand{ladder.Direction, onDay(14)})
-	require.Equal(t, []Milestone{first}, Milestones(ladder.Consistency, back, evidence), "a step back takes it back")
-	require.Empty(t, Milestones(ladder.Consistency, append(up, Stand{ladder.Consistency, onDay(14)}), evidence))
-	over := Milestones(ladder.Consistency, []Stand{{ladder.Depth, onDay(6)}}, evidence)
+	from := func(began ladder.Quality, stands ...Stand) []Milestone {
+		return Milestones(ladder.Qualities(), began, stands, evidence)
+	}
+	require.Equal(t, []Milestone{first}, from(ladder.Consistency, back...), "a step back takes it back")
+	require.Empty(t, from(ladder.Consistency, append(up, Stand{ladder.Consistency, onDay(14)})...))
+	over := Milestones(ladder.Qualities(), ladder.Consistency, []Stand{{ladder.Depth, onDay(6)}}, evidence)
 	require.Equal(t, []Milestone{first, {Rung: ladder.Direction, Next: ladder.Depth, At: onDay(6)}}, over,
 		"a step over a rung leaves a milestone on each")
-	require.Empty(t, Milestones(ladder.Depth, []Stand{{ladder.Depth, onDay(3)}}, evidence), "to be put on a rung is no milestone")
+	flat := Milestones(ladder.Of(court.Badminton), ladder.Depth, []Stand{{ladder.Pace, onDay(6)}}, nil)
+	require.Len(t, flat, 1, "where nothing spins there is no rung of it")
+	require.Equal(t, ladder.Pace, flat[0].Next)
+	require.Empty(t, from(ladder.Depth, Stand{ladder.Depth, onDay(3)}), "to be put on a rung is no milestone")
 }
 
 // Whatever ways a student goes, milestones lie below the rung they stand on, each once, and lead from one to the next.
@@ -59,7 +66,7 @@ func TestMilestonesLeadToWhereTheyStand(t *testing.T) {
 			here = rung.Draw(t, "rung")
 			stands = append(stands, Stand{here, onDay(1 + i)})
 		}
-		list := Milestones(began, stands, nil)
+		list := Milestones(ladder.Qualities(), began, stands, nil)
 		for i, m := range list {
 			require.Less(t, m.Rung.Index(), m.Next.Index())
 			require.Less(t, m.Rung.Index(), here.Index())

@@ -1,3 +1,4 @@
+// Package progress says where a student stands with each stroke, and what they should do next, from the evidence.
 package progress
 
 import (
@@ -48,6 +49,7 @@ type Advice struct {
 
 // Known is what a step on a rung is decided from.
 type Known struct {
+	Ladder    []ladder.Quality // all rungs, lowest first
 	Rung      ladder.Quality
 	Evidence  []Evidence // on the rung, since they came to it
 	Placed    bool       // they were put on a rung: else it is only known where they begin
@@ -106,7 +108,7 @@ func (k Known) decide(a *Advice, own Standard) {
 	chance, sure := own.Chance(better), own.Sure(better, k.Bounds.Bar)
 	a.Chance = &chance
 	makes := fmt.Sprintf("Makes about %s of 10 %s", ofTen(chance), own.Makes)
-	lower, canFall := k.Rung.Step(-1)
+	lower, canFall := k.Rung.Beside(k.Ladder, -1)
 	switch {
 	case sure >= k.Bounds.Up && own.Itself && a.Balls < leastBalls:
 		a.Reason = fmt.Sprintf("%s; but only %s of %s itself counted here. It shows in its own drills: count %d of them.",
@@ -131,7 +133,7 @@ func (k Known) decide(a *Advice, own Standard) {
 // up is a step up, unless something holds it back: a rung at a time, but for who was put nowhere so far, who begins
 // where it is no longer clear.
 func (k Known) up(a *Advice, makes string) {
-	next, there := k.Rung.Step(1)
+	next, there := k.Rung.Beside(k.Ladder, 1)
 	var also []string
 	for !k.Placed && there {
 		standard, measured := k.Standards[next]
@@ -139,7 +141,7 @@ func (k Known) up(a *Advice, makes string) {
 			break
 		}
 		also = append(also, string(next))
-		next, there = next.Step(1)
+		next, there = next.Beside(k.Ladder, 1)
 	}
 	switch held := k.Beside.holds(k.Bounds); {
 	case !there:

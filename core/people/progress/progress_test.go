@@ -7,9 +7,11 @@ import (
 	"github.com/stretchr/testify/require"
 	"pgregory.net/rapid"
 
+	"hodometer/core/people/coach"
 	"hodometer/core/people/ladder"
 	"hodometer/core/people/progress"
 	"hodometer/core/people/skill"
+	"hodometer/core/sport/court"
 	"hodometer/core/sport/sports"
 	"hodometer/internal/long"
 	"hodometer/internal/sample"
@@ -40,11 +42,12 @@ func TestAdvise(t *testing.T) {
 		{"much better goes up", ladder.Direction, 40, 2, none, progress.StepUp, ladder.Depth, "Go on to depth"},
 		{"one rung at a time", ladder.Consistency, 40, 2, none, progress.StepUp, ladder.Direction, "consistency is there"},
 		{"who was put nowhere begins where it is not clear", ladder.Consistency, 24, 8,
-			func(k *progress.Known) { k.Placed = false }, progress.StepUp, ladder.Depth, "consistency and direction are there. Go on to depth"},
-		{"about what is asked is not clear", ladder.Direction, 13, 11, none, progress.Stay, ladder.Direction, "not clear yet"},
+			func(k *progress.Known) { k.Placed = false }, progress.StepUp, ladder.Depth,
+			"consistency and direction are there. Go on to depth"},
+		{"about what is wanted is open", ladder.Direction, 13, 11, none, progress.Stay, ladder.Direction, "not clear yet"},
 		{"and it is said what would make it so", ladder.Direction, 16, 8, none, progress.Stay, ladder.Direction,
 			"2 lessons of 24 balls at the standard task (to one side, fed) would make it clear"},
-		{"much worse goes back", ladder.Direction, 4, 36, none, progress.StepBack, ladder.Consistency, "Go back to consistency"},
+		{"much worse goes back", ladder.Direction, 4, 36, none, progress.StepBack, ladder.Consistency, "Go back to"},
 		{"where the rung below holds one thing is taken away", ladder.Depth, 30, 30, apart, progress.ThinOut, ladder.Depth,
 			"Take one thing away"},
 		{"the first rung has nothing below it", ladder.Consistency, 4, 36, none, progress.ThinOut, ladder.Consistency,
@@ -55,8 +58,8 @@ func TestAdvise(t *testing.T) {
 			ladder.Spin, "It shows in its own drills"},
 		{"boredom holds a step up back", ladder.Depth, 60, 0, beside(progress.Beside{Engagement: 5}), progress.Stay,
 			ladder.Depth, "engagement was 5"},
-		{"good engagement does not", ladder.Depth, 60, 0, beside(progress.Beside{Engagement: 7}), progress.StepUp, ladder.Spin,
-			"Go on to spin"},
+		{"good engagement does not", ladder.Depth, 60, 0, beside(progress.Beside{Engagement: 7}), progress.StepUp,
+			ladder.Spin, "Go on to spin"},
 		{"a hard lesson holds back", ladder.Depth, 60, 0, beside(progress.Beside{Effort: &hard}), progress.Stay, ladder.Depth,
 			"9 of 10 in effort"},
 		{"a fault that grows holds back", ladder.Depth, 60, 0,
@@ -110,4 +113,27 @@ func TestMoreMakesNeverStepBack(t *testing.T) {
 		then := progress.Advise(sample.Standing(ladder.Depth, made+1, max(0, missed-1)))
 		require.GreaterOrEqual(t, order[then.Decision], order[now.Decision])
 	})
+}
+
+// Where nothing spins, pace comes after depth, and who was put on spin before stands on depth.
+func TestALadderWithoutSpin(t *testing.T) {
+	flat := ladder.Of(court.Badminton)
+	require.Equal(t, []ladder.Quality{ladder.Consistency, ladder.Direction, ladder.Depth, ladder.Pace}, flat)
+	require.Equal(t, ladder.Qualities(), ladder.Of(court.Tennis))
+	k := sample.Standing(ladder.Depth, 60, 0)
+	k.Ladder = flat
+	require.Equal(t, ladder.Pace, progress.Advise(k).Next)
+	require.Equal(t, ladder.Depth, ladder.Spin.On(flat))
+	require.Equal(t, ladder.Pace, ladder.Pace.On(flat))
+}
+
+// The bounds are the coach's where they chose some: who wants less of a rung lets players go on earlier.
+func TestTheBoundsAreTheCoachs(t *testing.T) {
+	require.Equal(t, progress.Usual(), progress.BoundsOf(coach.Steps{}))
+	own := progress.BoundsOf(coach.Steps{Wanted: 5, Up: 8, Back: 2})
+	require.Equal(t, progress.Bounds{Bar: 0.5, Up: 0.8, Back: 0.2}, own)
+	k := sample.Standing(ladder.Direction, 16, 8)
+	require.Equal(t, progress.Stay, progress.Advise(k).Decision)
+	k.Bounds = own
+	require.Equal(t, progress.StepUp, progress.Advise(k).Decision)
 }

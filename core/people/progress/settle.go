@@ -67,7 +67,7 @@ func normal(p float64) float64 { return math.Sqrt2 * math.Erfinv(2*p-1) }
 func (k Known) Settle() (best Settling, found bool) {
 	own := k.Standards[k.Rung]
 	need := own.Attempt.Reaches(k.Bounds.Bar)
-	itself := Option{"the standard task (" + own.Task + ")", "balls", skill.Look{Attempt: own.Attempt, Attempts: lookBalls}}
+	itself := OptionOf("the standard task ("+own.Task+")", "balls", "", own.Attempt)
 	for _, option := range append(slices.Clip(k.Options), itself) {
 		after := func(lessons int) float64 { return k.Skill.After(k.Of, k.Day, option.Look, lessons) }
 		if n, ok := settled(k.Better(), need, after, k.Bounds); ok && (!found || n < best.Lessons) {

@@ -54,7 +54,8 @@ func (h history) live(t *testing.T, seed uint64) (l lived) {
 	}
 	off[""] = 0.35 * r.NormFloat64() // the standard task, as a drill
 	k := progress.Known{
-		Rung: ladder.Direction, Of: "forehand", Bounds: progress.Usual(), Standards: map[ladder.Quality]progress.Standard{
+		Ladder: ladder.Qualities(), Rung: ladder.Direction, Of: "forehand", Bounds: progress.Usual(),
+		Standards: map[ladder.Quality]progress.Standard{
 			ladder.Direction: progress.StandardOf(ladder.Direction, sports.Forehand, skill.Of(1/(1+math.Exp(-level)))),
 		},
 	}

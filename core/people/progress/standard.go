@@ -3,6 +3,7 @@ package progress
 import (
 	"math"
 
+	"hodometer/core/people/coach"
 	"hodometer/core/people/ladder"
 	"hodometer/core/people/skill"
 	"hodometer/core/sport/sports"
@@ -15,6 +16,20 @@ type Bounds struct{ Bar, Up, Back float64 }
 
 // Usual are the bounds where the coach has no own.
 func Usual() Bounds { return Bounds{Bar: 0.675, Up: 0.9, Back: 0.1} }
+
+// BoundsOf are those that a coach chose, and the usual ones where they chose none.
+func BoundsOf(s coach.Steps) Bounds {
+	b := Usual()
+	for _, own := range []struct {
+		of   *float64
+		says float64
+	}{{&b.Bar, s.Wanted}, {&b.Up, s.Up}, {&b.Back, s.Back}} {
+		if own.says > 0 {
+			*own.of = own.says / 10
+		}
+	}
+	return b
+}
 
 // Standard is a rung as one player is measured on it.
 type Standard struct {

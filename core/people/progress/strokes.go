@@ -39,8 +39,8 @@ type OnStroke struct {
 }
 
 // Strokes is where a student stands with every stroke that they were put on a rung of, or did a drill for, by its name.
-// Attempts and rungs come oldest first. Who was put on no rung stands on the lowest one. Known is what a step on a stroke
-// is decided from, beside the rung and what was done on it.
+// Attempts and rungs come oldest first. Who was put on no rung stands on the lowest one. Known is what a step on a
+// stroke is decided from, beside the rung and what was done on it.
 func Strokes(done []Done, placed []Placed, known func(sports.Stroke) Known) []OnStroke {
 	var order []sports.Stroke
 	stands := map[sports.Stroke][]Stand{}
@@ -60,26 +60,27 @@ func Strokes(done []Done, placed []Placed, known func(sports.Stroke) Known) []On
 	order = slices.Compact(order)
 	list := make([]OnStroke, len(order))
 	for i, stroke := range order {
-		began := ladder.Qualities()[0]
+		k := known(stroke)
+		began := k.Ladder[0]
 		here := Stand{Rung: began}
 		if n := len(stands[stroke]); n > 0 {
 			if first, did := stands[stroke][0], evidence[stroke]; len(did) == 0 || !did[0].At.Before(first.At) {
 				began = first.Rung // where somebody was put who had done nothing yet
 			}
 			here = stands[stroke][n-1]
+			here.Rung = here.Rung.On(k.Ladder)
 		}
 		onIt := slices.DeleteFunc(
 			slices.Clone(evidence[stroke]),
 			func(e Evidence) bool { return e.Rung != here.Rung || !e.At.After(here.At) },
 		)
-		k := known(stroke)
 		k.Rung, k.Evidence, k.Placed = here.Rung, onIt, len(stands[stroke]) > 0
 		for _, e := range evidence[stroke] {
 			k.Counted += e.Made + e.Missed
 		}
 		list[i] = OnStroke{
-			Stroke: stroke, Ladder: ladder.Qualities(), Advice: Advise(k),
-			Milestones: Milestones(began, stands[stroke], evidence[stroke]),
+			Stroke: stroke, Ladder: k.Ladder, Advice: Advise(k),
+			Milestones: Milestones(k.Ladder, began, stands[stroke], evidence[stroke]),
 		}
 	}
 	return list

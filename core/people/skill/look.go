@@ -1,6 +1,9 @@
 package skill
 
-import "math"
+import (
+	"math"
+	"slices"
+)
 
 // Look is what would be counted of a stroke in one lesson: so many attempts at a measure of a drill.
 type Look struct {
@@ -17,7 +20,7 @@ func (s *Skill) After(stroke string, day int, l Look, lessons int) float64 {
 	now := s.sum(parts, open)
 	seen, of := parts, open
 	if i, known := s.layout.drills[l.Drill]; known {
-		seen = append(parts[:len(parts):len(parts)], part{i, 1})
+		seen = slices.Concat(parts, []part{{i, 1}})
 	} else {
 		of += ofDrills * ofDrills
 	}

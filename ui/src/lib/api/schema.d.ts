@@ -2418,6 +2418,8 @@ export interface components {
              * @description Length of the coach's own step, metres
              */
             step: number;
+            /** @description When the next step of a student is clear */
+            steps?: components["schemas"]["CoachSteps"];
             /** @description Shuttles in one tube; 0: 12 */
             tube?: number;
             /** @description Full tubes the coach has; 0: 8 */
@@ -2439,6 +2441,23 @@ export interface components {
         };
         /** @enum {string} */
         CoachSteadiness: "very steady" | "usual" | "wild";
+        CoachSteps: {
+            /**
+             * Format: double
+             * @description And back where it is only so likely; 0: 1 in 10
+             */
+            back: number;
+            /**
+             * Format: double
+             * @description A student goes up where that is so likely; 0: 9 in 10
+             */
+            up: number;
+            /**
+             * Format: double
+             * @description A rung is reached where so many of ten of its standard task are made; 0: 6.75
+             */
+            wanted: number;
+        };
         CoachTyped: {
             /** @description A measure, measures.0.target.mark.measures.0, or a size, measures.0.target.radius or places.3.size */
             path: string;

@@ -5,6 +5,7 @@
   import NumberField from '../../lib/fields/NumberField.svelte'
   import SaveState from '../../lib/drafts/SaveState.svelte'
   import SelectField from '../../lib/fields/SelectField.svelte'
+  import NextSteps from './NextSteps.svelte'
   import OwnRegions from './OwnRegions.svelte'
   import { theme } from '../../lib/page/theme.svelte'
 
@@ -169,6 +170,7 @@
     {/each}
   </div>
 </section>
+<NextSteps {draft} />
 <OwnRegions {draft} />
 <section class="sheet mt-4 max-w-2xl">
   <h2>This device</h2>
