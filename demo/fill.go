@@ -40,6 +40,9 @@ func fill(ctx context.Context, stored *store.Store, now time.Time, years int) er
 			return err
 		}
 	}
+	if err := f.place(ctx, students); err != nil {
+		return err
+	}
 	for _, s := range timetable() {
 		for i, day := range slices.Concat(s.past, s.next) {
 			if err := f.lesson(ctx, s, students, i, day); err != nil {
@@ -94,6 +97,19 @@ func (f *filler) student(ctx context.Context, profile student.Profile) (string, 
 	}
 	_, err := f.store.Students.Create(ctx, id, profile)
 	return id, err
+}
+
+// place puts students on the rungs on which they began, before their first lesson.
+func (f *filler) place(ctx context.Context, students []string) error {
+	for _, p := range rungs() {
+		err := f.store.SetLadderPosition(ctx, store.LadderPosition{
+			Student: students[p.who], Stroke: p.stroke, Rung: p.rung, At: f.now.AddDate(0, 0, -60),
+		})
+		if err != nil {
+			return err
+		}
+	}
+	return nil
 }
 
 // add gives the blocks of a lesson their identifiers and adds it.

@@ -1,8 +1,10 @@
 package demo
 
 import (
+	"hodometer/core/people/ladder"
 	"hodometer/core/people/student"
 	"hodometer/core/sport/court"
+	"hodometer/core/sport/sports"
 )
 
 // The students of Millbrook Lane, all invented, by their place in the list.
@@ -23,6 +25,24 @@ const (
 	callum
 	ottilie
 )
+
+// placed is a rung on which a student began.
+type placed struct {
+	who    int
+	stroke sports.Stroke
+	rung   ladder.Quality
+}
+
+func rungs() []placed {
+	return []placed{
+		{noor, sports.Forehand, ladder.Direction}, {noor, sports.Backhand, ladder.Depth},
+		{teo, sports.Forehand, ladder.Direction}, {teo, sports.Backhand, ladder.Depth},
+		{ines, sports.Forehand, ladder.Consistency}, {bram, sports.Forehand, ladder.Consistency},
+		{priya, sports.Forehand, ladder.Direction}, {priya, sports.Backhand, ladder.Direction},
+		{oskar, sports.Dink, ladder.Direction}, {lotte, sports.Dink, ladder.Consistency},
+		{kwame, sports.Clear, ladder.Depth}, {suki, sports.Clear, ladder.Direction},
+	}
+}
 
 func people() []student.Profile {
 	const left, right, one, two = student.LeftHand, student.RightHand, student.OneHanded, student.TwoHanded

@@ -107,7 +107,7 @@ func (k Known) decide(a *Advice, own Standard) {
 	better := k.Better()
 	chance, sure := own.Chance(better), own.Sure(better, k.Bounds.Bar)
 	a.Chance = &chance
-	makes := fmt.Sprintf("Makes about %s of 10 %s", ofTen(chance), own.Makes)
+	makes := fmt.Sprintf("About %s of 10 go %s", ofTen(chance), own.Makes)
 	lower, canFall := k.Rung.Beside(k.Ladder, -1)
 	switch {
 	case sure >= k.Bounds.Up && own.Itself && a.Balls < leastBalls:
