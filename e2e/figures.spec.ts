@@ -43,6 +43,7 @@ async function onCourt(page: Page, club: Club, id: string, figures: Figures) {
 
 /** What a student's own page says. */
 async function ownPage(page: Page, club: Club, student: string, figures: Figures) {
+  await page.goto('about:blank') // the page of another student may stand there
   await page.goto(`${club.url}/#/students/${student}`)
   await expect(page.getByRole('heading', { name: 'Drills so far' })).toBeVisible()
   await figures.read(page, `the page of ${student}`)

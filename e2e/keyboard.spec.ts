@@ -88,7 +88,7 @@ test('the whole slice with the keyboard alone', async ({ page, empty }) => {
   await page.keyboard.press('ArrowRight')
   await type(page, page.getByLabel('One remark'), 'Left the racket bag')
   await press(page, page.getByRole('link', { name: 'See the next step' }))
-  await expect(page.getByText(/1 of 1 ball made/)).toBeVisible()
+  await expect(page.getByText(/Only 1 ball of this stroke counted so far/)).toBeVisible()
   await expect(page.getByText('2 of 10')).toBeVisible()
   await expect(page.getByText('Left the racket bag')).toBeVisible()
 })
